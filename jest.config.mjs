@@ -1,0 +1,15 @@
+/** Unit, property and reference tests; nothing here needs a database or a browser. */
+const config = {
+  testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/reference/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.gravelwort'],
+  transform: {
+    '^.+\\.ts$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } },
+    ],
+  },
+};
+
+export default config;

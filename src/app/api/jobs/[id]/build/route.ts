@@ -1,0 +1,5 @@
+import { newBuildSchema } from '@/contracts/job';
+import { idRoute } from '@/server/http';
+import { startBuild } from '@/server/jobs';
+
+export const POST = idRoute(newBuildSchema, (tx, id, { overrideReason }) => startBuild(tx, id, overrideReason));

@@ -1,0 +1,5 @@
+import { planEditSchema } from '@/contracts/job';
+import { idRoute } from '@/server/http';
+import { editPlan } from '@/server/jobs';
+
+export const PUT = idRoute(planEditSchema, editPlan);

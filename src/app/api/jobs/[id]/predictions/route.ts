@@ -1,0 +1,5 @@
+import { newPredictionSchema } from '@/contracts/job';
+import { idRouteOutside } from '@/server/http';
+import { storePrediction } from '@/server/predictions';
+
+export const POST = idRouteOutside(newPredictionSchema, (inTx, id, body) => storePrediction(inTx, id, body));

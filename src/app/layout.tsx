@@ -1,0 +1,29 @@
+import '@fontsource/barlow-condensed/500.css';
+import '@fontsource/barlow-condensed/600.css';
+import '@fontsource/jetbrains-mono/500.css';
+import '@fontsource/jetbrains-mono/700.css';
+import { AntdRegistry } from '@ant-design/nextjs-registry';
+import { type Metadata } from 'next';
+import { cookies } from 'next/headers';
+import { type ReactNode } from 'react';
+import { Providers } from '@/ui/theme/Providers';
+import '@/ui/theme/sheet.css';
+
+export const metadata: Metadata = { title: 'Gravelwort', description: 'Predict and prove ride height' };
+
+export default async function Layout({ children }: { children: ReactNode }) {
+  const kept = await cookies();
+  const dark = kept.get('gravelwort-theme')?.value === 'dark';
+  const lengths = kept.get('gravelwort-lengths')?.value === 'in' ? 'in' : 'mm';
+  return (
+    <html lang="en" data-theme={dark ? 'dark' : 'light'}>
+      <body>
+        <AntdRegistry>
+          <Providers dark={dark} lengths={lengths}>
+            {children}
+          </Providers>
+        </AntdRegistry>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,41 @@
+import { z } from 'zod';
+
+/** The one error shape of every route. */
+export const problemSchema = z.object({
+  code: z.string(),
+  message: z.string(),
+  field: z.string().optional(),
+  detail: z.unknown().optional(),
+});
+export type Problem = z.infer<typeof problemSchema>;
+
+/** A problem on its way to the client, with its HTTP status. */
+export class ProblemError extends Error {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem,
+  ) {
+    super(problem.message);
+    this.name = 'ProblemError';
+  }
+}
+
+export const notFound = (what: string): ProblemError =>
+  new ProblemError(404, { code: 'not-found', message: `${what} does not exist (any more).` });
+
+/** Who changed it, when, and what stands there now. */
+export const conflictSchema = z.object({
+  theirs: z.string(),
+  by: z.string(),
+  at: z.string(),
+  version: z.union([z.number(), z.string()]),
+});
+export type Conflict = z.infer<typeof conflictSchema>;
+
+export const conflict = (field: string, detail: Conflict): ProblemError =>
+  new ProblemError(409, {
+    code: 'conflict',
+    message: `${detail.by} has saved “${detail.theirs}” here in the meantime.`,
+    field,
+    detail,
+  });

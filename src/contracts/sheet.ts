@@ -1,0 +1,28 @@
+import { type PlannedChange, type Sheet } from '@/core/measure/sheet';
+import { type ChangeRow, type JobView } from './job';
+
+const planned = (change: ChangeRow): PlannedChange => {
+  switch (change.kind) {
+    case 'addLeaf': {
+      const { kind, front, rear, thickness, camber, source } = change;
+      return { kind, front, rear, thickness, camber, source };
+    }
+    case 'shackle':
+      return { kind: change.kind, length: change.length };
+    default:
+      return { kind: change.kind, height: change.height };
+  }
+};
+
+/** The measuring sheet of a job as the core reads it; `changes` overrides the stored plan for a preview. */
+export function sheetOf(view: JobView, changes: readonly ChangeRow[] = view.plan.changes): Sheet {
+  return {
+    axle: view.axle,
+    wheelbase: view.vehicle.wheelbase,
+    pack: view.pack,
+    leafIds: view.leaves.map((leaf) => leaf.id),
+    readings: view.readings,
+    states: view.states,
+    changes: changes.map(planned),
+  };
+}

@@ -1,0 +1,146 @@
+import { type Arrangement } from '../stack/stack';
+import { type Estimate } from './estimate';
+
+export type Side = 'left' | 'right';
+export const SIDES: readonly Side[] = ['left', 'right'];
+
+/** One leaf as measured, from the main leaf down. */
+export interface LeafInput {
+  front: Estimate;
+  rear: Estimate;
+  thickness: Estimate;
+  /** Departure of its free curvature from nesting, as a share of the main leaf's; value 0 when assumed nested. */
+  departure: Estimate;
+}
+
+export interface PackInput {
+  leaves: LeafInput[];
+  width: Estimate;
+  /** Distance over which the U-bolts hold the pack, mm. */
+  seatLength: Estimate;
+  /** Share κ of the seat length that does not bend. */
+  inactive: Estimate;
+  /** Whether the clamp flattens the leaves or keeps their curve; unknown is carried into the band. */
+  seatShape: 'flat' | 'concentric' | 'unknown';
+  friction: Estimate;
+  /** Eye centre above (+) or below (−) the main leaf's mid-surface, mm. */
+  eyeOffset: Estimate;
+}
+
+/** What one side's spring was measured to do in the base load state. */
+export interface SpringInput {
+  /** Eye line to the main leaf's top face at the pin, mm. */
+  archTop: Estimate;
+  /** Sprung load, N. */
+  load: Estimate;
+}
+
+/** One planned change. Lengths mm. */
+export type Change =
+  | { kind: 'addLeaf'; front: Estimate; rear: Estimate; thickness: Estimate; camber: Estimate; chord: Estimate }
+  /** Block height after the work; 0 = none. */
+  | { kind: 'block'; height: Estimate }
+  | { kind: 'shackle'; length: Estimate }
+  /** Spring moved from under to over the axle, on a perch of this height. */
+  | { kind: 'overAxle'; perch: Estimate };
+
+export interface LoadState {
+  id: string;
+  name: string;
+  /** Mass on this axle beyond the base load state, kg. */
+  extraMass: number;
+}
+
+/** Everything a prediction is made from; stored with it, never edited. */
+export interface AxleInput {
+  schemaVersion: 1;
+  arrangement: Arrangement;
+  block: Estimate;
+  tubeDiameter: Estimate;
+  perch: Estimate;
+  /** Whether the vehicle was rolled before the heights were read. */
+  rolled: boolean;
+  pack: PackInput | null;
+  shackle: { length: Estimate; angle: Estimate };
+  sides: Record<Side, { height: Estimate | null; spring: SpringInput | null }>;
+  tyreRate: Estimate;
+  ubolt: { exposed: number; pitch: number; threaded?: number | undefined; nutHeight?: number | undefined } | null;
+  centreBolt: { nutHeight: number; pitch: number; origin: 'measured' | 'assumed' };
+  changes: Change[];
+  /** The base load state first. */
+  states: LoadState[];
+  /** 90 % half-width of the height reading that will prove it, mm. */
+  afterReading: number;
+}
+
+/** The same tree with every estimate replaced by a number. */
+export type Drawn<T> = T extends Estimate
+  ? number
+  : T extends (infer U)[]
+    ? Drawn<U>[]
+    : T extends object
+      ? { [K in keyof T]: Drawn<T[K]> }
+      : T;
+
+const isEstimate = (node: object): node is Estimate => 'half90' in node;
+
+/** Replaces every estimate in a tree by the number `pick` gives for it. The path names it, e.g. `pack.leaves.2.thickness`. */
+export function draw<T>(tree: T, pick: (estimate: Estimate, path: string) => number, path = ''): Drawn<T> {
+  if (tree === null || typeof tree !== 'object') return tree as Drawn<T>;
+  if (isEstimate(tree)) return pick(tree, path) as Drawn<T>;
+  const at = (key: string | number) => (path === '' ? String(key) : `${path}.${key}`);
+  if (Array.isArray(tree)) return tree.map((node: unknown, i) => draw(node, pick, at(i))) as Drawn<T>;
+  return Object.fromEntries(
+    Object.entries(tree).map(([key, node]) => [key, draw(node as unknown, pick, at(key))]),
+  ) as Drawn<T>;
+}
+
+/** All estimates of a tree with their paths. */
+export function estimatesOf(tree: unknown): { path: string; estimate: Estimate }[] {
+  const found: { path: string; estimate: Estimate }[] = [];
+  draw(tree, (estimate, path) => {
+    found.push({ path, estimate });
+    return estimate.value;
+  });
+  return found;
+}
+
+const NAMES: Record<string, string> = {
+  block: 'block height',
+  tubeDiameter: 'axle tube diameter',
+  perch: 'perch height',
+  'pack.width': 'leaf width',
+  'pack.seatLength': 'U-bolt spacing',
+  'pack.inactive': 'how much of the seat does not bend',
+  'pack.seatShape': 'whether the seat flattens the leaves',
+  'pack.friction': 'friction between the leaves',
+  'pack.eyeOffset': 'eye size and form',
+  'shackle.length': 'shackle length',
+  'shackle.angle': 'shackle angle',
+  tyreRate: 'tyre rate',
+};
+const PARTS: Record<string, string> = {
+  front: 'front length',
+  rear: 'rear length',
+  thickness: 'thickness',
+  departure: 'free curve',
+  camber: 'free camber',
+  chord: 'chord of its camber',
+  height: 'height',
+  length: 'length',
+  perch: 'new perch height',
+  archTop: 'loaded arch',
+  load: 'load on the spring',
+};
+
+/** Plain words for an input's path, for "measure this again". */
+export function inputLabel(path: string): string {
+  const named = NAMES[path];
+  if (named) return named;
+  const part = path.split('.');
+  const last = PARTS[part.at(-1) ?? ''] ?? part.at(-1) ?? path;
+  if (part[0] === 'pack' && part[1] === 'leaves') return `${last} of leaf ${Number(part[2]) + 1}`;
+  if (part[0] === 'changes') return `${last} of planned change ${Number(part[1]) + 1}`;
+  if (part[0] === 'sides') return `${last}, ${part[1]}`;
+  return path;
+}

@@ -1,0 +1,164 @@
+import { CoreError } from '../errors';
+import { calibrateNested, type Calibrated } from '../leafpack/calibrate';
+import { curvatureFromCamber, packThickness, placeByLength, type Clamp, type Leaf, type Pack } from '../leafpack/pack';
+import { PackSolver } from '../leafpack/solve';
+import {
+  installedRate,
+  pivotFromAngle,
+  solveInstalled,
+  type InstalledState,
+  type ShackleLinkage,
+} from '../linkage/shackle';
+import { SPRING_STEEL_E } from '../material/steel';
+import { mainLeafAboveHub, type Stack } from '../stack/stack';
+import { type AxleInput, type Change, type Drawn, type Side } from './axleInput';
+
+export type DrawnInput = Drawn<AxleInput>;
+export type DrawnChange = Drawn<Change>;
+
+/** One side of the axle in some build and load. Heights of the frame are relative, mm. */
+export interface SideState {
+  /** Frame above the hub, up to a constant of the vehicle, mm. */
+  rise: number;
+  aboveHub: number;
+  stack: Stack;
+  /** Absent when only the axle stack is known. */
+  spring?: {
+    solver: PackSolver;
+    linkage: ShackleLinkage;
+    state: InstalledState;
+    load: number;
+    /** U-bolt spacing, mm. */
+    seatLength: number;
+  };
+}
+
+const seatShapeOf = (input: DrawnInput): 'flat' | 'concentric' =>
+  input.pack?.seatShape === 'concentric' ? 'concentric' : 'flat';
+
+const clampOf = (input: DrawnInput): Clamp => ({
+  kind: 'seat',
+  length: input.pack ? input.pack.seatLength * Math.max(0, input.pack.inactive) : 0,
+  shape: seatShapeOf(input),
+});
+
+/** The calibrated spring and stack of one side, from which any build and load follows. */
+export class SideModel {
+  private readonly calibrated: Calibrated | undefined;
+  private readonly pivot: ShackleLinkage | undefined;
+  private readonly baseLoad: number;
+  /** Last solver of a pack with added leaves, kept as a warm start for the next similar one. */
+  private changed: PackSolver | undefined;
+
+  /**
+   * @param like a model of nearly the same readings, as a warm start (speed only)
+   * @throws CoreError when the readings contradict one another or cannot be solved
+   */
+  constructor(
+    private readonly input: DrawnInput,
+    side: Side,
+    like?: SideModel,
+  ) {
+    this.changed = like?.changed;
+    const spring = input.sides[side].spring;
+    this.baseLoad = spring?.load ?? 0;
+    if (!input.pack || !spring) return;
+    const main = input.pack.leaves[0];
+    if (!main) throw new CoreError('bad-input', 'pack.leaves', 'a pack needs at least one leaf');
+    const width = input.pack.width;
+    this.calibrated = calibrateNested(
+      {
+        leaves: input.pack.leaves.map(({ front, rear, thickness }) => ({ front, rear, thickness, width })),
+        departure: input.pack.leaves.map((leaf) => leaf.departure),
+        clamp: clampOf(input),
+        youngs: SPRING_STEEL_E,
+        eyeOffset: { front: input.pack.eyeOffset, rear: input.pack.eyeOffset },
+        friction: Math.min(1, Math.max(0, input.pack.friction)),
+      },
+      spring.archTop + main.thickness / 2,
+      spring.load,
+      input.shackle.angle,
+      like?.calibrated?.solver,
+    );
+    this.pivot = pivotFromAngle(this.calibrated.shape.eyeDistance, input.shackle.length, input.shackle.angle);
+  }
+
+  get hasSpring(): boolean {
+    return this.calibrated !== undefined;
+  }
+
+  get mainCurvature(): number | undefined {
+    return this.calibrated?.curvature;
+  }
+
+  private packAfter(changes: readonly DrawnChange[]): Pack | undefined {
+    if (!this.calibrated) return undefined;
+    const { pack } = this.calibrated;
+    const leaves = [...pack.leaves];
+    for (const change of changes) {
+      if (change.kind !== 'addLeaf') continue;
+      const added: Leaf = {
+        front: change.front,
+        rear: change.rear,
+        width: pack.leaves[0]!.width,
+        thickness: change.thickness,
+        curvature: curvatureFromCamber(change.camber, change.chord),
+      };
+      leaves.splice(placeByLength(leaves, added), 0, added);
+    }
+    return { ...pack, leaves };
+  }
+
+  private stackAfter(changes: readonly DrawnChange[]): Stack {
+    const leaves = this.input.pack?.leaves ?? [];
+    const main = leaves[0]?.thickness ?? 0;
+    const stack: Stack = {
+      arrangement: this.input.arrangement,
+      tubeDiameter: this.input.tubeDiameter,
+      perch: this.input.perch,
+      block: this.input.block,
+      main,
+      below: packThickness(leaves) - main,
+    };
+    for (const change of changes) {
+      if (change.kind === 'addLeaf') stack.below += change.thickness;
+      if (change.kind === 'block') stack.block = change.height;
+      if (change.kind === 'overAxle') {
+        stack.arrangement = 'over';
+        stack.perch = change.perch;
+      }
+    }
+    return stack;
+  }
+
+  /** The side with some of the changes made, under its base load plus `extraLoad` N. */
+  state(changes: readonly DrawnChange[], extraLoad: number): SideState {
+    const stack = this.stackAfter(changes);
+    const aboveHub = mainLeafAboveHub(stack);
+    const pack = this.packAfter(changes);
+    if (!pack || !this.calibrated || !this.pivot) return { rise: aboveHub, aboveHub, stack };
+    const touched = changes.some((c) => c.kind === 'addLeaf');
+    if (touched) this.changed = new PackSolver(pack, this.changed);
+    const solver = touched ? this.changed! : this.calibrated.solver;
+    const shackle = changes.findLast((c) => c.kind === 'shackle');
+    const linkage = shackle ? { ...this.pivot, length: shackle.length } : this.pivot;
+    const load = this.baseLoad + extraLoad;
+    const state = solveInstalled(solver, linkage, load, this.calibrated.shape);
+    const seatLength = this.input.pack?.seatLength ?? 0;
+    return { rise: aboveHub - state.seat.y, aboveHub, stack, spring: { solver, linkage, state, load, seatLength } };
+  }
+}
+
+/** Effective rate of a solved side, N/mm. */
+export const sideRate = (spring: NonNullable<SideState['spring']>): number =>
+  installedRate(spring.solver, spring.linkage, spring.load, spring.state);
+
+/** Clamped thickness that the U-bolts span changes by this much, mm. Undefined when the spring changes places. */
+export function clampGrowth(input: DrawnInput): number | undefined {
+  if (input.changes.some((c) => c.kind === 'overAxle')) return undefined;
+  return input.changes.reduce((sum, change) => {
+    if (change.kind === 'addLeaf') return sum + change.thickness;
+    if (change.kind === 'block') return sum + change.height - input.block;
+    return sum;
+  }, 0);
+}

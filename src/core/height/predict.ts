@@ -1,0 +1,421 @@
+import { CoreError } from '../errors';
+import { centreBoltLength } from '../fastener/centreBolt';
+import { uboltAfter, type UboltVerdict } from '../fastener/ubolt';
+import { handbookEstimate } from '../leafpack/handbook';
+import { clampHalf, packThickness } from '../leafpack/pack';
+import { type PackSolver } from '../leafpack/solve';
+import { GRAVITY } from '../material/steel';
+import { CORE_VERSION } from '../version';
+import { draw, estimatesOf, type AxleInput, type Side, SIDES } from './axleInput';
+import { clampGrowth, SideModel, sideRate, type DrawnChange, type DrawnInput, type SideState } from './axleModel';
+import { elevationOf, type Elevation } from './elevation';
+import { normal, Z90, type Estimate, type Uniform } from './estimate';
+import { type LedgerLine } from './ledger';
+import { bounceFrequency } from './load';
+
+/** A band is never shown narrower than this, mm. */
+export const NARROWEST_BAND = 3;
+/** Settling a new leaf is expected to take after the work: 5 ± 5 mm in 1,500 km. Common practice. */
+const NEW_LEAF_SETTLING = { value: -5, half90: 5 };
+const USED_SETTLING = { value: 0, half90: 3 };
+
+/** One load state of one build: what the spring does there. */
+export interface SpringFigures {
+  arch: number;
+  /** Effective rate on seat height, N/mm. */
+  rate: number;
+  /** Hz; absent when the other side's load is unknown. */
+  frequency: number | null;
+  shackleAngle: number;
+  load: number;
+  peakStress: number[];
+  /** Half-width of the friction band on height, mm. */
+  frictionHeight: number;
+  elevation: Elevation;
+}
+
+export interface StatePrediction {
+  id: string;
+  name: string;
+  ledger: LedgerLine[];
+  /** Ride height before in the base state, mm; null without a before height. */
+  before: number | null;
+  /** Height in this load state before the work, mm. */
+  beforeHere: number | null;
+  /** Predicted height as built, mm; null without a before height. */
+  after: number | null;
+  /** Height change against the base measurement, mm. */
+  change: number;
+  /** First-order 90 % half-width, mm. */
+  firstOrder: number;
+  old: SpringFigures | null;
+  built: SpringFigures | null;
+}
+
+export interface Contribution {
+  path: string;
+  /** Effect of the input's own 90 % half-width on the height of the first load state, mm. */
+  effect: number;
+  origin: Estimate['origin'];
+}
+
+/** Ride height over spring load, old and built; heights relative to the base measurement (or to 0 without one), mm. */
+export interface CurvePoint {
+  load: number;
+  old: number;
+  built: number;
+}
+
+export interface SidePrediction {
+  states: StatePrediction[];
+  /** Empty without a spring. */
+  curve: CurvePoint[];
+  contributions: Contribution[];
+  /** Handbook estimate of the same change; null without a spring. */
+  handbook: { rateBefore: number; rateAfter: number; change: number } | null;
+  /** Assembled arch on the bench without load, bolted only at the seat, mm. */
+  assembled: { before: number; after: number } | null;
+}
+
+export interface AxlePrediction {
+  coreVersion: string;
+  sides: Record<Side, SidePrediction | null>;
+  ubolt: UboltVerdict | 'new set' | null;
+  centreBolt: { least: number; most: number; origin: 'measured' | 'assumed' } | null;
+}
+
+/** 90 % band of one side and load state about the predicted height. */
+export interface Band {
+  low: number;
+  high: number;
+  half: number;
+  samples: number;
+}
+
+const central = (estimate: Estimate): number => estimate.value;
+
+/** What still has to be measured before a plan can be predicted. Empty when it can. */
+export function missingFor(input: AxleInput): ('pack' | 'spring' | 'change')[] {
+  const missing: ('pack' | 'spring' | 'change')[] = [];
+  if (input.changes.length === 0) missing.push('change');
+  const needsSpring = input.changes.some((c) => c.kind === 'addLeaf' || c.kind === 'shackle' || c.kind === 'overAxle');
+  if (needsSpring && !input.pack) missing.push('pack');
+  if (needsSpring && !SIDES.some((side) => input.sides[side].spring)) missing.push('spring');
+  return missing;
+}
+
+/** Load states that can be predicted: others than the base need the spring's rate. */
+const statesFor = (input: AxleInput, side: Side) =>
+  input.pack && input.sides[side].spring ? input.states : input.states.slice(0, 1);
+
+const extraLoad = (extraMass: number): number => (extraMass * GRAVITY) / 2;
+
+interface Rises {
+  /** Height change of each change alone on the measured base, mm. */
+  alone: number[];
+  /** Part of `alone` that is leaf thickness in the stack. */
+  thickness: number[];
+  /** Per load state: the load alone, and everything together. */
+  load: number[];
+  total: number[];
+}
+
+function rises(drawn: DrawnInput, model: SideModel, extras: readonly number[]): Rises {
+  const base = model.state([], 0).rise;
+  const over = drawn.arrangement === 'over';
+  return {
+    alone: drawn.changes.map((change) => model.state([change], 0).rise - base),
+    thickness: drawn.changes.map((c) => (c.kind === 'addLeaf' && over ? c.thickness : 0)),
+    load: extras.map((extra) => (extra === 0 ? 0 : model.state([], extra).rise - base)),
+    total: extras.map((extra) => model.state(drawn.changes, extra).rise - base),
+  };
+}
+
+const LINE: Record<DrawnChange['kind'], { kind: LedgerLine['kind']; label: string }> = {
+  addLeaf: { kind: 'leafArch', label: 'added leaf, arch' },
+  block: { kind: 'block', label: 'block' },
+  shackle: { kind: 'shackle', label: 'shackle' },
+  overAxle: { kind: 'overAxle', label: 'spring over the axle' },
+};
+
+/** Ledger lines of one load state without their bands. */
+function linesOf(drawn: DrawnInput, side: Side, r: Rises, state: number): LedgerLine[] {
+  const lines: LedgerLine[] = [];
+  const push = (kind: LedgerLine['kind'], label: string, value: number) =>
+    lines.push({ kind, label, value, half90: 0 });
+  const height = drawn.sides[side].height;
+  if (height !== null) push('measured', 'measured, as it stands', height);
+  drawn.changes.forEach((change, i) => {
+    const thickness = r.thickness[i]!;
+    if (change.kind === 'addLeaf') push('leafThickness', 'added leaf, thickness', thickness);
+    push(LINE[change.kind].kind, LINE[change.kind].label, r.alone[i]! - thickness);
+  });
+  if (state > 0) push('load', `load: ${drawn.states[state]!.name}`, r.load[state]!);
+  const sum = r.alone.reduce((s, v) => s + v, 0) + r.load[state]!;
+  push('together', 'acting together, rounding', r.total[state]! - sum);
+  push('total', height === null ? 'height change' : 'will sit at', (height ?? 0) + r.total[state]!);
+  return lines;
+}
+
+const stepping = 10;
+
+/**
+ * First answer: every ledger line solved, first-order bands and ranked contributions, figures and drawings.
+ * A generator that yields between solves so that a worker can drop stale work.
+ * @throws CoreError naming the input when readings contradict one another or no equilibrium exists
+ */
+export function* predictCentral(input: AxleInput): Generator<void, AxlePrediction> {
+  const drawn = draw(input, central);
+  const sides: Record<Side, SidePrediction | null> = { left: null, right: null };
+  for (const side of SIDES) {
+    const known = input.sides[side];
+    const needsSpring = input.changes.some((c) => c.kind !== 'block');
+    if (!known.spring && needsSpring) continue;
+    if (!known.spring && !known.height && side === 'right') continue;
+    sides[side] = yield* predictSide(input, drawn, side);
+  }
+  const growth = clampGrowth(drawn);
+  const leaves = [...(drawn.pack?.leaves ?? []), ...drawn.changes.filter((c) => c.kind === 'addLeaf')];
+  return {
+    coreVersion: CORE_VERSION,
+    sides,
+    ubolt: growth === undefined ? 'new set' : input.ubolt ? uboltAfter(input.ubolt, growth) : null,
+    centreBolt: drawn.pack
+      ? {
+          ...centreBoltLength(packThickness(leaves), input.centreBolt.nutHeight, input.centreBolt.pitch),
+          origin: input.centreBolt.origin,
+        }
+      : null,
+  };
+}
+
+function* predictSide(input: AxleInput, drawn: DrawnInput, side: Side): Generator<void, SidePrediction> {
+  const states = statesFor(input, side);
+  const extras = states.map((state) => extraLoad(state.extraMass));
+  const model = new SideModel(drawn, side);
+  const middle = rises(drawn, model, extras);
+  yield;
+  const lines = states.map((_, k) => linesOf(drawn, side, middle, k));
+  const squares = lines.map((ledger) => ledger.map(() => 0));
+  const contributions: Contribution[] = [];
+  const other: Side = side === 'left' ? 'right' : 'left';
+  const moved = function* (path: string, origin: Estimate['origin'], variant: DrawnInput, weight: number) {
+    const shifted = rises(variant, new SideModel(variant, side, model), extras);
+    states.forEach((_, k) => {
+      const now = linesOf(variant, side, shifted, k);
+      now.forEach((line, j) => {
+        squares[k]![j]! += ((line.value - lines[k]![j]!.value) * weight) ** 2;
+      });
+      if (k === 0)
+        contributions.push({ path, origin, effect: Math.abs(now.at(-1)!.value - lines[0]!.at(-1)!.value) * weight });
+    });
+    yield;
+  };
+  for (const { path, estimate } of estimatesOf(input)) {
+    if (estimate.half90 === 0 || path === 'tyreRate' || path.startsWith(`sides.${other}`)) continue;
+    const variant = draw(input, (e, p) => (p === path ? e.value + e.half90 : e.value));
+    yield* moved(path, estimate.origin, variant, 1);
+  }
+  if (input.pack?.seatShape === 'unknown' && input.sides[side].spring) {
+    const variant = { ...drawn, pack: { ...drawn.pack!, seatShape: 'concentric' as const } };
+    yield* moved('pack.seatShape', 'assumed', variant, 1);
+  }
+  contributions.sort((p, q) => q.effect - p.effect);
+
+  const otherLoad = drawn.sides[other].spring?.load;
+  const figures = (s: SideState): SpringFigures | null => {
+    if (!s.spring) return null;
+    const { solver, state, load } = s.spring;
+    const rate = sideRate(s.spring);
+    const extra = load - drawn.sides[side].spring!.load;
+    return {
+      arch: state.shape.arch,
+      rate,
+      frequency: otherLoad === undefined ? null : bounceFrequency(rate, drawn.tyreRate, load + otherLoad + extra),
+      shackleAngle: state.shackleAngle,
+      load,
+      peakStress: solver.peakStress(state.forces, state.shape),
+      frictionHeight: solver.frictionHalfBand(state.shape, rate) / rate,
+      elevation: elevationOf(s)!,
+    };
+  };
+  const settling = input.changes.some((c) => c.kind === 'addLeaf') ? NEW_LEAF_SETTLING : USED_SETTLING;
+  const height = drawn.sides[side].height;
+  const predicted = states.map((state, k): StatePrediction => {
+    const extra = extras[k]!;
+    const old = figures(model.state([], extra));
+    const built = figures(model.state(drawn.changes, extra));
+    const friction = (old?.frictionHeight ?? 0) + (built?.frictionHeight ?? 0);
+    const reading = input.afterReading ** 2 + (friction * frictionShare(input)) ** 2;
+    const ledger = lines[k]!.map((line, j) => ({ ...line, half90: Math.sqrt(squares[k]![j]!) }));
+    const total = ledger.at(-1)!;
+    total.half90 = Math.max(NARROWEST_BAND, Math.sqrt(total.half90 ** 2 + reading));
+    ledger.push({ kind: 'settling', label: 'expected later: settling', ...settling });
+    return {
+      id: state.id,
+      name: state.name,
+      ledger,
+      before: height,
+      beforeHere: height === null ? null : height + middle.load[k]!,
+      after: height === null ? null : total.value,
+      change: middle.total[k]!,
+      firstOrder: total.half90,
+      old,
+      built,
+    };
+  });
+  return {
+    states: predicted,
+    contributions,
+    curve: curveOf(drawn, model, side),
+    ...besideModel(drawn, model, predicted[0]!),
+  };
+}
+
+/** Loads of the curve as shares of the base load. */
+const CURVE = Array.from({ length: 15 }, (_, k) => 0.2 + k * 0.12);
+
+function curveOf(drawn: DrawnInput, model: SideModel, side: Side): CurvePoint[] {
+  const load = drawn.sides[side].spring?.load;
+  if (!model.hasSpring || load === undefined) return [];
+  const start = (drawn.sides[side].height ?? 0) - model.state([], 0).rise;
+  return CURVE.flatMap((share) => {
+    try {
+      const extra = load * (share - 1);
+      return [
+        {
+          load: load * share,
+          old: start + model.state([], extra).rise,
+          built: start + model.state(drawn.changes, extra).rise,
+        },
+      ];
+    } catch (error) {
+      if (error instanceof CoreError) return [];
+      throw error;
+    }
+  });
+}
+
+/** Share of the friction band that a height reading keeps: half of it once rolled (assumed). */
+const frictionShare = (input: AxleInput): number => (input.rolled ? 0.5 : 1);
+
+/** Handbook estimate and assembled arch of the same packs. */
+function besideModel(
+  drawn: DrawnInput,
+  model: SideModel,
+  state: StatePrediction,
+): Pick<SidePrediction, 'handbook' | 'assembled'> {
+  const before = model.state([], 0).spring;
+  const after = model.state(drawn.changes, 0).spring;
+  if (!before || !after) return { handbook: null, assembled: null };
+  const estimate = (solver: PackSolver) =>
+    handbookEstimate(solver.pack.leaves, clampHalf(solver.pack.clamp), solver.pack.youngs);
+  const old = estimate(before.solver);
+  const built = estimate(after.solver);
+  const load = before.load;
+  const archChange = built.freeArch - load / built.rate - (old.freeArch - load / old.rate);
+  const stack = drawn.changes.reduce((sum, change) => {
+    if (change.kind === 'addLeaf') return sum + (drawn.arrangement === 'over' ? change.thickness : 0);
+    const line = state.ledger.find((l) => l.kind === LINE[change.kind].kind);
+    return sum + (line?.value ?? 0);
+  }, 0);
+  const leafAdded = drawn.changes.some((c) => c.kind === 'addLeaf');
+  return {
+    handbook: { rateBefore: old.rate, rateAfter: built.rate, change: stack + (leafAdded ? archChange : 0) },
+    assembled: { before: before.solver.onRollers(0).arch, after: after.solver.onRollers(0).arch },
+  };
+}
+
+/**
+ * 90 % bands by Monte Carlo through the calibrated model: every input drawn anew, the spring calibrated anew, the
+ * whole plan solved, both height readings and friction added. Yields now and then with the share done.
+ * @param uniform generator passed in; the same generator gives the same bands @param samples 50–20,000
+ */
+export function* predictBands(
+  input: AxleInput,
+  prediction: AxlePrediction,
+  uniform: Uniform,
+  samples: number,
+): Generator<number, Record<Side, Band[] | null>> {
+  if (samples < 50 || samples > 20_000) throw new CoreError('bad-input', 'samples', 'samples must be 50 to 20,000');
+  const bands: Record<Side, Band[] | null> = { left: null, right: null };
+  const present = SIDES.filter((side) => prediction.sides[side]);
+  for (const [n, side] of present.entries()) {
+    const states = prediction.sides[side]!.states;
+    const extras = statesFor(input, side).map((state) => extraLoad(state.extraMass));
+    const totals: number[][] = states.map(() => []);
+    let failed = 0;
+    let like = new SideModel(draw(input, central), side);
+    for (let k = 0; k < samples; k++) {
+      if (k % stepping === 0) yield (n + k / samples) / present.length;
+      try {
+        const { outcome, model } = sample(input, side, extras, states, uniform, like);
+        like = model;
+        outcome.forEach((value, j) => totals[j]!.push(value));
+      } catch (error) {
+        if (!(error instanceof CoreError)) throw error;
+        failed += 1;
+        if (failed > samples / 20)
+          throw new CoreError(
+            'no-convergence',
+            'band',
+            `more than one in twenty variants has no solution: ${error.message}`,
+          );
+      }
+    }
+    bands[side] = totals.map((values, j) => bandOf(values, states[j]!));
+  }
+  return bands;
+}
+
+/** Inputs that may lie on either side of zero; every other one is never drawn below it. */
+const SIGNED = /(archTop|camber|departure|eyeOffset)$/;
+
+/** One outcome per load state: what the tape would say after the work (or the change without a before height). */
+function sample(
+  input: AxleInput,
+  side: Side,
+  extras: readonly number[],
+  states: readonly StatePrediction[],
+  uniform: Uniform,
+  like: SideModel,
+): { outcome: number[]; model: SideModel } {
+  let rubbing = 1;
+  const drawn = draw(input, (e, path) => {
+    const free = e.value + (e.half90 / Z90) * normal(uniform);
+    const value = SIGNED.test(path) ? free : Math.max(0, free);
+    if (path === 'pack.friction') rubbing = e.value > 0 ? value / e.value : 1;
+    return value;
+  });
+  if (drawn.pack?.seatShape === 'unknown') drawn.pack.seatShape = uniform() < 0.5 ? 'flat' : 'concentric';
+  const model = new SideModel(drawn, side, like);
+  const base = model.state([], 0).rise;
+  const outcome = states.map((state, k) => {
+    const share = frictionShare(input) * rubbing;
+    const stuck = (old: number, built: number) => share * ((2 * uniform() - 1) * old + (2 * uniform() - 1) * built);
+    return (
+      (drawn.sides[side].height ?? 0) +
+      model.state(drawn.changes, extras[k]!).rise -
+      base +
+      (input.afterReading / Z90) * normal(uniform) +
+      stuck(states[0]!.old?.frictionHeight ?? 0, state.built?.frictionHeight ?? 0)
+    );
+  });
+  return { outcome, model };
+}
+
+function bandOf(values: number[], state: StatePrediction): Band {
+  const sorted = values.toSorted((p, q) => p - q);
+  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
+  const centre = state.after ?? state.change;
+  const half = Math.max(NARROWEST_BAND, at(0.95) - centre, centre - at(0.05));
+  return { low: centre - half, high: centre + half, half, samples: sorted.length };
+}
+
+/** Runs a generator of the core to its end. */
+export function finish<T>(generator: Generator<unknown, T>): T {
+  for (;;) {
+    const step = generator.next();
+    if (step.done) return step.value;
+  }
+}

@@ -1,0 +1,126 @@
+import { CoreError } from '../errors';
+
+/** Dense symmetric matrix, row by row. */
+export interface Dense {
+  size: number;
+  values: Float64Array;
+}
+
+/** Cholesky factor of the rows and columns of `a` listed in `pick`; throws when not positive definite. */
+function factor(a: Dense, pick: Int32Array): Float64Array {
+  const n = pick.length;
+  const l = new Float64Array(n * n);
+  for (let i = 0; i < n; i++) {
+    const row = pick[i]! * a.size;
+    for (let j = 0; j <= i; j++) {
+      let sum = a.values[row + pick[j]!]!;
+      for (let k = 0; k < j; k++) sum -= l[i * n + k]! * l[j * n + k]!;
+      if (i === j) {
+        if (sum <= 0) throw new CoreError('no-convergence', 'contact', 'contact matrix lost positive definiteness');
+        l[i * n + i] = Math.sqrt(sum);
+      } else l[i * n + j] = sum / l[j * n + j]!;
+    }
+  }
+  return l;
+}
+
+function backSolve(l: Float64Array, n: number, rhs: Float64Array): Float64Array {
+  const x = rhs.slice();
+  for (let i = 0; i < n; i++) {
+    let sum = x[i]!;
+    for (let k = 0; k < i; k++) sum -= l[i * n + k]! * x[k]!;
+    x[i] = sum / l[i * n + i]!;
+  }
+  for (let i = n - 1; i >= 0; i--) {
+    let sum = x[i]!;
+    for (let k = i + 1; k < n; k++) sum -= l[k * n + i]! * x[k]!;
+    x[i] = sum / l[i * n + i]!;
+  }
+  return x;
+}
+
+/**
+ * Exact unilateral step: forces f ≥ 0 with gaps g = g0 + A f ≥ 0 and f·g = 0, for symmetric positive definite A.
+ * Block principal pivoting (Júdice & Pires 1994) with single-index fall-back, which ends in finitely many steps.
+ * Keeps the contact set and its factor between calls, so that a small change of load costs one back-substitution.
+ */
+export class ContactSolver {
+  private active: boolean[];
+  private pick = new Int32Array(0);
+  private readonly order: Int32Array;
+  private l: Float64Array | undefined;
+
+  /** @param like a solver of a similar problem, whose contact set is the first guess when the sizes agree */
+  constructor(
+    private readonly a: Dense,
+    like?: ContactSolver,
+  ) {
+    this.active = like?.active.length === a.size ? [...like.active] : new Array<boolean>(a.size).fill(false);
+    this.order = new Int32Array(a.size);
+  }
+
+  /** Forces that answer `load` (one value per point) on the current contact set, nothing else changed. */
+  solveActive(load: Float64Array): Float64Array {
+    if (!this.l) {
+      let count = 0;
+      for (let i = 0; i < this.a.size; i++) if (this.active[i]) this.order[count++] = i;
+      this.pick = this.order.slice(0, count);
+      this.l = factor(this.a, this.pick);
+    }
+    const n = this.pick.length;
+    const b = new Float64Array(n);
+    for (let k = 0; k < n; k++) b[k] = load[this.pick[k]!]!;
+    const part = backSolve(this.l, n, b);
+    const full = new Float64Array(this.a.size);
+    for (let k = 0; k < n; k++) full[this.pick[k]!] = part[k]!;
+    return full;
+  }
+
+  /** @param g0 gaps without contact forces, mm @returns contact forces, N */
+  solve(g0: Float64Array): Float64Array {
+    const n = this.a.size;
+    const { values } = this.a;
+    const load = new Float64Array(n);
+    let scale = 1e-6;
+    for (let i = 0; i < n; i++) {
+      load[i] = -g0[i]!;
+      scale = Math.max(scale, Math.abs(g0[i]!));
+    }
+    const gapSlack = 1e-10 * scale;
+    let best = n + 1;
+    let tries = 8;
+    for (let pass = 0; pass < 60 * (n + 4); pass++) {
+      const force = this.solveActive(load);
+      const { pick } = this;
+      let largest = 0;
+      for (let i = 0; i < n; i++) largest = Math.max(largest, Math.abs(force[i]!));
+      const wrong: number[] = [];
+      for (let i = 0; i < n; i++) {
+        if (this.active[i]) {
+          if (force[i]! < -1e-10 * largest) wrong.push(i);
+          continue;
+        }
+        let gap = g0[i]!;
+        const row = i * n;
+        for (let k = 0; k < pick.length; k++) gap += values[row + pick[k]!]! * force[pick[k]!]!;
+        if (gap < -gapSlack) wrong.push(i);
+      }
+      if (wrong.length === 0) {
+        for (let i = 0; i < n; i++) if (force[i]! < 0) force[i] = 0;
+        return force;
+      }
+      let flip: readonly number[];
+      if (wrong.length < best) {
+        best = wrong.length;
+        tries = 8;
+        flip = wrong;
+      } else if (tries > 0) {
+        tries -= 1;
+        flip = wrong;
+      } else flip = wrong.slice(-1);
+      for (const i of flip) this.active[i] = !this.active[i];
+      this.l = undefined;
+    }
+    throw new CoreError('no-convergence', 'contact', `contact set of ${n} points did not settle`);
+  }
+}

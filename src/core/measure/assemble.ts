@@ -1,0 +1,191 @@
+import { type AxleInput, type Change, type PackInput, type Side, type SpringInput, SIDES } from '../height/axleInput';
+import { type Estimate } from '../height/estimate';
+import { springLoads } from '../height/load';
+import { GRAVITY } from '../material/steel';
+import { ASSUMED, AXLE_CLASSES, eyeOffset, POINTS, type PointId, type Point } from './points';
+import { extraAxleMass, readingAt, type Lookup, type PlannedChange, type Sheet } from './sheet';
+
+/** A point still to be read, named so that a screen can link to its field. */
+export interface Missing {
+  point: PointId;
+  side: Side | null;
+  leafId: string | null;
+}
+
+export interface Assembled {
+  input: AxleInput;
+  /** Minimal readings that a spring model still lacks; empty once it can be solved. */
+  missing: Missing[];
+}
+
+const measured = (value: number, half90: number): Estimate => ({ value, half90, origin: 'measured' });
+const assumed = (given: { value: number; half90: number }): Estimate => ({ ...given, origin: 'assumed' });
+
+/** A height reading with the tape is good to ± this, mm, 90 %. Common practice. */
+const TAPE = POINTS.hubToLip.half90;
+
+/**
+ * Turns a measuring sheet into the input of a prediction. Every gap is either listed as missing or filled by a default
+ * marked assumed; nothing else is invented.
+ */
+export function assemble(sheet: Sheet): Assembled {
+  const missing: Missing[] = [];
+  const base = sheet.states[0];
+  const stateOf = (point: PointId) => ((POINTS[point] as Point).loaded ? (base?.id ?? null) : null);
+  const find = (at: Lookup) => readingAt(sheet, { ...at, stateId: stateOf(at.point) });
+  const read = (at: Lookup): Estimate | undefined => {
+    const reading = find(at);
+    return reading && measured(reading.value, POINTS[at.point].half90);
+  };
+  const or = (at: Lookup, fallback: { value: number; half90: number }): Estimate => read(at) ?? assumed(fallback);
+  const need = (at: Lookup): Estimate | undefined => {
+    const found = read(at);
+    if (!found) missing.push({ point: at.point, side: at.side ?? null, leafId: at.leafId ?? null });
+    return found;
+  };
+
+  const pack = assemblePack(sheet, need, or);
+  const springs = assembleSprings(sheet, read, missing);
+  const heights = SIDES.map((side) => find({ point: 'hubToLip', side }));
+  const exposed = read({ point: 'uboltExposed' });
+  const pitch = read({ point: 'uboltPitch' });
+  return {
+    missing,
+    input: {
+      schemaVersion: 1,
+      arrangement: sheet.axle.arrangement,
+      block: blockOf(find({ point: 'blockHeight' })?.value),
+      tubeDiameter: or({ point: 'tubeDiameter' }, ASSUMED.tubeDiameter),
+      perch: or({ point: 'perchHeight' }, ASSUMED.perchHeight),
+      rolled: heights.some(Boolean) && heights.every((h) => !h || h.rolled === true),
+      pack,
+      shackle: {
+        length: or({ point: 'shackleLength' }, ASSUMED.shackleLength),
+        angle: or({ point: 'shackleAngle' }, ASSUMED.shackleAngle),
+      },
+      sides: {
+        left: { height: read({ point: 'hubToLip', side: 'left' }) ?? null, spring: pack ? springs.left : null },
+        right: { height: read({ point: 'hubToLip', side: 'right' }) ?? null, spring: pack ? springs.right : null },
+      },
+      tyreRate: or({ point: 'tyreRate' }, ASSUMED.tyreRate),
+      ubolt:
+        exposed && pitch
+          ? {
+              exposed: exposed.value,
+              pitch: pitch.value,
+              threaded: read({ point: 'uboltThreaded' })?.value,
+              nutHeight: read({ point: 'uboltNut' })?.value,
+            }
+          : null,
+      centreBolt: { ...ASSUMED.centreBolt, origin: 'assumed' },
+      changes: sheet.changes.map(plannedChange),
+      states: sheet.states.map((state) => ({ id: state.id, name: state.name, extraMass: extraAxleMass(sheet, state) })),
+      afterReading: TAPE,
+    },
+  };
+}
+
+/** No block is exactly 0; when nothing was said, none is assumed. */
+const blockOf = (height: number | undefined): Estimate =>
+  height === undefined
+    ? { value: 0, half90: 0, origin: 'assumed' }
+    : measured(height, height === 0 ? 0 : POINTS.blockHeight.half90);
+
+type Read = (at: Lookup) => Estimate | undefined;
+
+function assemblePack(
+  sheet: Sheet,
+  need: Read,
+  or: (at: Lookup, fallback: { value: number; half90: number }) => Estimate,
+): PackInput | null {
+  const worn = (e: Estimate | undefined) => (e && sheet.pack.rusty ? { ...e, half90: ASSUMED.leafThicknessWorn } : e);
+  const eyes = { front: need({ point: 'eyeToPinFront' }), rear: need({ point: 'eyeToPinRear' }) };
+  const width = need({ point: 'leafWidth' });
+  const seatLength = need({ point: 'uboltSpacing' });
+  const leaves = sheet.leafIds.map((leafId, i) => ({
+    thickness: worn(need({ point: 'leafThickness', leafId })),
+    front: i === 0 ? eyes.front : need({ point: 'leafFront', leafId }),
+    rear: i === 0 ? eyes.rear : need({ point: 'leafRear', leafId }),
+    departure: assumed(i === 0 ? { value: 0, half90: 0 } : ASSUMED.departure),
+  }));
+  const complete = leaves.flatMap(({ thickness, front, rear, departure }) =>
+    thickness && front && rear ? [{ thickness, front, rear, departure }] : [],
+  );
+  const main = complete[0];
+  if (!width || !seatLength || !main || complete.length < leaves.length) return null;
+  const form = sheet.pack.eyeForm ?? 'upturned';
+  const bore = or({ point: 'eyeBore' }, ASSUMED.eyeBore);
+  return {
+    leaves: complete,
+    width,
+    seatLength,
+    inactive: assumed(ASSUMED.inactive),
+    seatShape: sheet.pack.seatShape,
+    friction: assumed(ASSUMED.friction),
+    eyeOffset: {
+      value: eyeOffset(form, bore.value, main.thickness.value),
+      half90: form === 'berlin' ? 0 : bore.half90 / 2,
+      origin: sheet.pack.eyeForm === null ? 'assumed' : bore.origin,
+    },
+  };
+}
+
+/** Arch and load of each side; a side that was not read is taken as the other one and marked assumed. */
+function assembleSprings(sheet: Sheet, read: Read, missing: Missing[]): Record<Side, SpringInput | null> {
+  const arch = {
+    left: read({ point: 'loadedArch', side: 'left' }),
+    right: read({ point: 'loadedArch', side: 'right' }),
+  };
+  const loads = assembleLoads(sheet, read);
+  if (!arch.left && !arch.right) missing.push({ point: 'loadedArch', side: 'left', leafId: null });
+  if (!loads) missing.push({ point: 'axleLoad', side: null, leafId: null });
+  const mirrored = (e: Estimate | undefined): Estimate | undefined =>
+    e && { ...e, origin: 'assumed', half90: e.half90 * 2 };
+  const spring = (side: Side, other: Side): SpringInput | null => {
+    const archTop = arch[side] ?? mirrored(arch[other]);
+    return archTop && loads ? { archTop, load: loads[side] } : null;
+  };
+  return { left: spring('left', 'right'), right: spring('right', 'left') };
+}
+
+function assembleLoads(sheet: Sheet, read: Read): Record<Side, Estimate> | null {
+  const unsprung = read({ point: 'unsprungMass' })?.value ?? AXLE_CLASSES[sheet.axle.axleClass].unsprung;
+  const unsprungHalf = read({ point: 'unsprungMass' }) ? 5 : unsprung * ASSUMED.unsprungShare;
+  const pads = { left: read({ point: 'padLoad', side: 'left' }), right: read({ point: 'padLoad', side: 'right' }) };
+  const axle = read({ point: 'axleLoad' });
+  const both = pads.left && pads.right ? { left: pads.left.value, right: pads.right.value } : undefined;
+  const halves = both ?? (axle ? { left: axle.value / 2, right: axle.value / 2 } : undefined);
+  if (!halves || halves.left + halves.right <= unsprung) return null;
+  const track = read({ point: 'trackWidth' });
+  const base = read({ point: 'springBase' });
+  const ratio = track && base ? track.value / base.value : ASSUMED.trackOverBase.value;
+  const loads = springLoads(halves.left, halves.right, unsprung, ratio);
+  const share = both ? ASSUMED.padShare : ASSUMED.loadShare;
+  const estimate = (value: number): Estimate =>
+    measured(value, Math.hypot(((share * (halves.left + halves.right)) / 2) * GRAVITY, (unsprungHalf / 2) * GRAVITY));
+  return { left: estimate(loads.left), right: estimate(loads.right) };
+}
+
+/** Caliper and tape for a part in hand; a catalogue figure is wider. */
+function plannedChange(change: PlannedChange): Change {
+  if (change.kind === 'block') return { kind: 'block', height: blockOf(change.height) };
+  if (change.kind === 'shackle') return { kind: 'shackle', length: measured(change.length, 1) };
+  if (change.kind === 'overAxle') return { kind: 'overAxle', perch: measured(change.height, 1) };
+  const inHand = change.source === 'measured';
+  const origin = inHand ? 'measured' : 'catalogue';
+  const of = (value: number, half90: number): Estimate => ({ value, half90, origin });
+  return {
+    kind: 'addLeaf',
+    front: of(change.front, 3),
+    rear: of(change.rear, 3),
+    thickness: of(change.thickness, inHand ? 0.15 : 0.3),
+    camber: of(change.camber, inHand ? ASSUMED.camberString : ASSUMED.camberCatalogue),
+    chord: of(chordOf(change), 5),
+  };
+}
+
+/** Chord over which the free camber of a leaf was read: its whole length, shortened by its own curve. */
+function chordOf(change: { front: number; rear: number; camber: number }): number {
+  const arc = change.front + change.rear;
+  return arc - (8 * change.camber ** 2) / (3 * arc);
+}

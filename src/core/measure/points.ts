@@ -1,0 +1,278 @@
+import { type FieldRule } from '../units/parse';
+
+/** The groups of the measuring sheet in measuring order; each buys an answer. */
+export const GROUPS = [
+  { id: 'stance', title: 'Stance', buys: 'block or riser change' },
+  { id: 'ubolts', title: 'U-bolts', buys: 'U-bolt verdict' },
+  { id: 'arch', title: 'Arch', buys: 'what the spring does now' },
+  { id: 'leaves', title: 'Leaves', buys: 'rate of the pack' },
+  { id: 'seatLoad', title: 'Seat and load', buys: 'lift of an added leaf' },
+  { id: 'linkage', title: 'Shackle and the rest', buys: 'a narrower band' },
+] as const;
+export type GroupId = (typeof GROUPS)[number]['id'];
+
+export interface Point {
+  group: GroupId;
+  label: string;
+  howTo: string;
+  rule: FieldRule;
+  /** Read on each side of the vehicle. */
+  sided: boolean;
+  /** Read on each leaf. */
+  perLeaf: boolean;
+  /** Only means something in a stated load state. */
+  loaded: boolean;
+  /** In the minimal set; everything else only narrows the band. */
+  minimal: boolean;
+  /** 90 % half-width of a reading with tape or caliper, core units. Common practice. */
+  half90: number;
+}
+
+const length = (min: number, max: number, expected: number, unit: 'mm' | 'in' = 'mm'): FieldRule => ({
+  dimension: 'length',
+  unit,
+  min,
+  max,
+  expected,
+  alternatives: ['mm', 'in', 'cm'],
+});
+const mass = (min: number, max: number, expected: number): FieldRule => ({
+  dimension: 'mass',
+  unit: 'kg',
+  min,
+  max,
+  expected,
+  alternatives: ['lb'],
+});
+
+const point = (
+  group: GroupId,
+  label: string,
+  howTo: string,
+  rule: FieldRule,
+  half90: number,
+  more: Partial<Pick<Point, 'sided' | 'perLeaf' | 'loaded' | 'minimal'>> = {},
+): Point => ({
+  group,
+  label,
+  howTo,
+  rule,
+  half90,
+  sided: false,
+  perLeaf: false,
+  loaded: false,
+  minimal: false,
+  ...more,
+});
+
+/** Every point that can be measured, in measuring order. Expected values are common practice for a pickup-size axle. */
+export const POINTS = {
+  hubToLip: point(
+    'stance',
+    'Hub to arch lip',
+    'Hub centre straight up to the edge of the wheel arch. Roll the vehicle first.',
+    length(100, 1600, 480),
+    2,
+    { sided: true, loaded: true, minimal: true },
+  ),
+  blockHeight: point(
+    'stance',
+    'Block height',
+    'Block between spring and axle perch; 0 when there is none.',
+    length(0, 300, 50),
+    0.5,
+    { minimal: true },
+  ),
+  uboltExposed: point(
+    'ubolts',
+    'Thread showing',
+    'From the outer face of the nut to the end of the leg; the shortest leg counts.',
+    length(0, 200, 15),
+    0.5,
+    { minimal: true },
+  ),
+  uboltPitch: point(
+    'ubolts',
+    'Thread pitch',
+    'Pitch gauge. For threads per inch type 1/20 in.',
+    length(0.5, 4, 1.5),
+    0,
+    { minimal: true },
+  ),
+  uboltThreaded: point('ubolts', 'Threaded length', 'Whole threaded part of one leg.', length(10, 300, 60), 1, {
+    minimal: true,
+  }),
+  uboltNut: point('ubolts', 'Nut height', 'Height of one U-bolt nut.', length(4, 50, 14), 0.3, { minimal: true }),
+  loadedArch: point(
+    'arch',
+    'Loaded arch',
+    'Line between the eye centres down to the top face of the main leaf at the centre bolt, weight on. Minus when the leaf stands above the line.',
+    length(-250, 450, 60),
+    2.5,
+    { sided: true, loaded: true, minimal: true },
+  ),
+  eyeToPinFront: point(
+    'arch',
+    'Front eye to centre bolt',
+    'Along the main leaf, eye centre to centre bolt.',
+    length(150, 1500, 620),
+    3,
+    { minimal: true },
+  ),
+  eyeToPinRear: point(
+    'arch',
+    'Rear eye to centre bolt',
+    'Along the main leaf, eye centre to centre bolt.',
+    length(150, 1500, 660),
+    3,
+    { minimal: true },
+  ),
+  eyeBore: point(
+    'arch',
+    'Eye inside diameter',
+    'Bore of the rolled eye, bush out or by its shell.',
+    length(10, 90, 38),
+    0.5,
+  ),
+  leafWidth: point('leaves', 'Leaf width', 'Once, across the main leaf.', length(20, 180, 64), 0.5, { minimal: true }),
+  leafThickness: point('leaves', 'Thickness', 'On a cleaned edge beside the seat.', length(3, 40, 8), 0.15, {
+    perLeaf: true,
+    minimal: true,
+  }),
+  leafFront: point(
+    'leaves',
+    'Pin to front tip',
+    'Along the leaf from the centre bolt to its front tip.',
+    length(40, 1500, 420),
+    3,
+    { perLeaf: true, minimal: true },
+  ),
+  leafRear: point(
+    'leaves',
+    'Pin to rear tip',
+    'Along the leaf from the centre bolt to its rear tip.',
+    length(40, 1500, 460),
+    3,
+    { perLeaf: true, minimal: true },
+  ),
+  uboltSpacing: point(
+    'seatLoad',
+    'U-bolt spacing',
+    'Between the U-bolts along the spring, inside to inside.',
+    length(40, 400, 130),
+    3,
+    { minimal: true },
+  ),
+  padLoad: point('seatLoad', 'Wheel load', 'Scale pad under each wheel of this axle.', mass(50, 8000, 600), 0, {
+    sided: true,
+    loaded: true,
+  }),
+  axleLoad: point(
+    'seatLoad',
+    'Axle load, estimated',
+    'Weigh ticket or estimate for this axle, when there are no pads.',
+    mass(100, 16000, 1200),
+    0,
+    { loaded: true, minimal: true },
+  ),
+  unsprungMass: point(
+    'seatLoad',
+    'Unsprung mass of the axle',
+    'Axle, wheels, brakes and half of springs and shocks.',
+    mass(10, 2500, 190),
+    5,
+  ),
+  trackWidth: point(
+    'seatLoad',
+    'Track width',
+    'Tyre centre to tyre centre across the axle.',
+    length(500, 2600, 1600),
+    5,
+  ),
+  springBase: point(
+    'seatLoad',
+    'Spring base',
+    'Centre bolt to centre bolt across the axle.',
+    length(300, 2000, 1050),
+    5,
+  ),
+  shackleLength: point('linkage', 'Shackle length', 'Bolt centre to bolt centre.', length(30, 300, 105), 1),
+  shackleAngle: point(
+    'linkage',
+    'Shackle angle',
+    'Between the line through the eyes, towards the front, and the shackle; 90° is square.',
+    { dimension: 'angle', unit: 'deg', min: 0.35, max: 2.8, expected: 1.7 },
+    0.035,
+    { loaded: true },
+  ),
+  tubeDiameter: point(
+    'linkage',
+    'Axle tube diameter',
+    'Caliper or string around the tube divided by 3.14.',
+    length(25, 250, 80),
+    1,
+  ),
+  perchHeight: point('linkage', 'Perch height', 'From the tube to the face the spring lies on.', length(0, 150, 20), 1),
+  tyreRate: point(
+    'linkage',
+    'Tyre rate',
+    'From the tyre maker at this pressure.',
+    { dimension: 'rate', unit: 'N/mm', min: 50, max: 1500, expected: 250 },
+    25,
+  ),
+} as const satisfies Record<string, Point>;
+
+export type PointId = keyof typeof POINTS;
+export const POINT_IDS = Object.keys(POINTS) as PointId[];
+export const pointOf = (id: PointId): Point => POINTS[id];
+
+/** Eye forms and how they set the eye centre against the main leaf. */
+export const EYE_FORMS = ['upturned', 'berlin', 'downturned'] as const;
+export type EyeForm = (typeof EYE_FORMS)[number];
+
+/**
+ * Eye centre above the main leaf's mid-surface, mm: ±(bore/2 + t/2), 0 for a centred (Berlin) eye.
+ * @param bore mm inside diameter of the rolled eye @param thickness mm of the main leaf
+ */
+export function eyeOffset(form: EyeForm, bore: number, thickness: number): number {
+  if (form === 'berlin') return 0;
+  return (form === 'upturned' ? 1 : -1) * (bore / 2 + thickness / 2);
+}
+
+/** Defaults that stand in for a missing reading, always shown as assumed. Common practice; 90 % half-widths. */
+export const ASSUMED = {
+  inactive: { value: 0.67, half90: 0.25 },
+  departure: { value: 0, half90: 0.1 },
+  friction: { value: 0.3, half90: 0.15 },
+  shackleLength: { value: 105, half90: 15 },
+  /** Covers the usual 105 ± 10° empty and 92 ± 8° laden, since the state of the day may be either. */
+  shackleAngle: { value: (99 * Math.PI) / 180, half90: (13 * Math.PI) / 180 },
+  eyeBore: { value: 38, half90: 8 },
+  tubeDiameter: { value: 80, half90: 15 },
+  perchHeight: { value: 20, half90: 10 },
+  tyreRate: { value: 250, half90: 80 },
+  trackOverBase: { value: 1.5, half90: 0.1 },
+  unsprungShare: 0.2,
+  padShare: 0.02,
+  loadShare: 0.15,
+  leafThicknessWorn: 0.3,
+  uboltNut: 14,
+  centreBolt: { nutHeight: 8, pitch: 1.5 },
+  camberCatalogue: 15,
+  camberString: 4,
+} as const;
+
+/** Unsprung mass per axle to start from, kg, by use. Common practice, ±20 %. */
+export const AXLE_CLASSES = {
+  cartFront: { label: 'cart, front', unsprung: 25 },
+  cartRear: { label: 'cart, rear with motor', unsprung: 90 },
+  trailer1t: { label: 'trailer axle, 1 t', unsprung: 70 },
+  trailer3t: { label: 'trailer axle, 3 t', unsprung: 135 },
+  pickupRear: { label: 'pickup, rear', unsprung: 190 },
+  oneTonRear: { label: 'one-ton, rear', unsprung: 265 },
+  dualWheel: { label: 'dual-wheel rear', unsprung: 380 },
+  fourByFourFront: { label: 'four-by-four, front', unsprung: 245 },
+  truck6t: { label: 'truck axle, 6 t', unsprung: 600 },
+  heavyDrive: { label: 'heavy drive axle', unsprung: 1050 },
+} as const;
+export type AxleClass = keyof typeof AXLE_CLASSES;

@@ -1,0 +1,164 @@
+import { dimensionSpelled, type Dimension, unitSpelled, type Unit, UNITS, type UnitId } from './units';
+
+/** What a field expects, so that a typed text can be read, asked about or refused. */
+export interface FieldRule {
+  dimension: Dimension;
+  /** Unit a bare number takes; shown in the field. */
+  unit: UnitId;
+  /** Hard limits in core units: outside them a value cannot be. */
+  min: number;
+  max: number;
+  /** Typical value in core units; a value more than three times off is asked about. */
+  expected?: number;
+  /** Other units worth proposing when the bare number looks wrong. */
+  alternatives?: readonly UnitId[];
+}
+
+export interface Reading {
+  /** Value in core units. */
+  value: number;
+  /** Unit as typed, or the field's. */
+  unit: UnitId;
+}
+
+export type Parsed =
+  | { kind: 'empty' }
+  | ({ kind: 'ok' } & Reading)
+  | { kind: 'ask'; question: string; options: (Reading & { label: string })[] }
+  | { kind: 'refused'; reason: string };
+
+interface Term {
+  amount: number;
+  unit: Unit | undefined;
+  fraction: boolean;
+  sign: 1 | -1;
+}
+
+const NUMBER = String.raw`\d+(?:[.,]\d+)?|[.,]\d+`;
+const TERM = new RegExp(
+  String.raw`^(?:(\d+)(?:\s+|\s*-\s*)(\d+)\s*/\s*(\d+)|(\d+)\s*/\s*(\d+)|(${NUMBER}))\s*([a-zA-Z°"'″”′’][a-zA-Z°"'″”′’·.*/-]*(?:\s(?:lb|m)\b)?)?`,
+);
+
+const refused = (reason: string): Parsed => ({ kind: 'refused', reason });
+
+/**
+ * Reads what a mechanic typed: `31 1/2`, `2-3/4`, `7/8"`, `1 ft 3 1/2 in`, `12 3/4 + 1/8`, `3 in - 4 mm`, `79,5 mm`.
+ * A hyphen between whole number and fraction joins them (`12-3/4` = 12.75); a subtraction needs spaces around the sign.
+ * Never throws: nonsense is refused with the reason, doubt is asked about.
+ */
+export function parseMeasured(text: string, rule: FieldRule): Parsed {
+  const trimmed = text.trim().replace(/−/g, '-');
+  if (trimmed === '') return { kind: 'empty' };
+  if (trimmed.length > 80) return refused('That is too long for a measurement.');
+  const negative = trimmed.startsWith('-');
+  if (negative && rule.min >= 0) return refused('This cannot be negative.');
+
+  const terms: Term[] = [];
+  let rest = negative ? trimmed.slice(1).trim() : trimmed;
+  let sign: 1 | -1 = negative ? -1 : 1;
+  while (rest !== '') {
+    const match = TERM.exec(rest);
+    if (!match) return refused(`“${rest}” cannot be read as a number with a unit.`);
+    const term = readTerm(match, rule, sign);
+    if ('kind' in term) return term;
+    terms.push(term);
+    rest = rest.slice(match[0].length);
+    const operator = /^\s*\+\s*|^\s+-\s+/.exec(rest);
+    if (operator) {
+      sign = operator[0].includes('+') ? 1 : -1;
+      rest = rest.slice(operator[0].length);
+      if (rest === '') return refused('Something is missing after the sign.');
+    } else if (rest.trim() !== '') {
+      // Only feet may be followed by inches without a sign.
+      if (term.unit !== UNITS.ft || /^\s*-/.test(rest)) return refused(`“${rest.trim()}” was not understood.`);
+      rest = rest.trim();
+      sign = term.sign;
+    } else rest = '';
+  }
+  return conclude(terms, trimmed, rule);
+}
+
+function readTerm(match: RegExpExecArray, rule: FieldRule, sign: 1 | -1): Term | Parsed {
+  const [, whole, mixedTop, mixedBottom, top, bottom, plain, spelling] = match;
+  let unit: Unit | undefined;
+  if (spelling !== undefined) {
+    unit = unitSpelled(spelling, rule.dimension);
+    if (!unit) {
+      const other = dimensionSpelled(spelling);
+      return refused(
+        other
+          ? `“${spelling}” is a unit of ${other}; this field takes a ${rule.dimension}.`
+          : `The unit “${spelling}” is not known here.`,
+      );
+    }
+  }
+  if (plain !== undefined) return { amount: Number(plain.replace(',', '.')), unit, fraction: false, sign };
+  const numerator = Number(mixedTop ?? top);
+  const denominator = Number(mixedBottom ?? bottom);
+  if (denominator === 0) return refused('A fraction cannot have 0 below the line.');
+  if (whole !== undefined && numerator >= denominator)
+    return refused(`${numerator}/${denominator} is not less than one; write the whole number and the rest.`);
+  return { amount: Number(whole ?? 0) + numerator / denominator, unit, fraction: true, sign };
+}
+
+function conclude(terms: Term[], text: string, rule: FieldRule): Parsed {
+  // A term without a unit takes the unit of the next term that has one: `2 3/4 + 1/8 in`.
+  let carried: Unit | undefined;
+  for (const term of [...terms].reverse()) {
+    if (term.unit) carried = term.unit === UNITS.ft && carried === undefined ? UNITS.ft : term.unit;
+    else term.unit = carried;
+  }
+  // `5' 3`: what follows feet without a unit is inches.
+  terms.forEach((term, i) => {
+    if (i > 0 && term.unit === undefined && terms[i - 1]?.unit === UNITS.ft) term.unit = UNITS.in;
+  });
+  const typed = terms.find((t) => t.unit)?.unit;
+  const total = (bare: Unit) => terms.reduce((sum, t) => sum + t.sign * t.amount * (t.unit ?? bare).factor, 0);
+  const fieldUnit = UNITS[rule.unit];
+  const unit = typed === UNITS.ft ? UNITS.in : (typed ?? fieldUnit);
+  const value = total(fieldUnit);
+  const option = (u: Unit) => ({ value: total(u), unit: u.id as UnitId, label: `${text} ${u.id}` });
+  const possible = (v: number) => v >= rule.min && v <= rule.max;
+  const others = (rule.alternatives ?? []).map((id) => UNITS[id] as Unit).filter((u) => u.id !== unit.id);
+  const bare = typed === undefined;
+
+  if (bare && !fieldUnit.fractions && terms.some((t) => t.fraction)) {
+    const inches = others.filter((u) => u.fractions);
+    const options = [...inches, fieldUnit].map(option).filter((o) => possible(o.value));
+    if (options.length === 0) return refused(`${text} is outside what this can be in ${rule.unit} or in inches.`);
+    return { kind: 'ask', question: `A fraction in a ${rule.unit} field. Which unit did you read?`, options };
+  }
+  if (/\d,\d{3}(?!\d)/.test(text)) {
+    const thousands = text.replace(/(\d),(\d{3})(?!\d)/g, '$1$2');
+    const asThousands = parseMeasured(thousands, rule);
+    const options = [option(unit), ...(asThousands.kind === 'ok' ? [{ ...asThousands, label: thousands }] : [])]
+      .map(({ value: v, unit: u, label }) => ({ value: v, unit: u, label }))
+      .filter((o) => possible(o.value));
+    if (options.length > 1)
+      return { kind: 'ask', question: 'Is the comma a decimal point or does it part thousands?', options };
+  }
+  if (!possible(value)) {
+    const options = bare ? others.map(option).filter((o) => possible(o.value)) : [];
+    if (options.length > 0)
+      return { kind: 'ask', question: `${text} ${unit.id} cannot be. Was it another unit?`, options };
+    const low = describe(rule.min, unit);
+    const high = describe(rule.max, unit);
+    return refused(`${text} is outside what this can be (${low} to ${high} ${unit.id}).`);
+  }
+  if (rule.dimension === 'count' && !Number.isInteger(value)) return refused('A count is a whole number.');
+  const off = rule.expected === undefined || value === 0 ? 1 : value / rule.expected;
+  if (off > 3 || off < 1 / 3) {
+    const options = [option(unit), ...(bare ? others.map(option) : [])].filter((o) => possible(o.value));
+    return {
+      kind: 'ask',
+      question: `About ${describe(rule.expected ?? 0, unit)} ${unit.id} was expected here. Keep what you typed?`,
+      options: options.map((o) => (bare ? o : { ...o, label: text })),
+    };
+  }
+  return { kind: 'ok', value, unit: unit.id as UnitId };
+}
+
+const describe = (core: number, unit: Unit): string => {
+  const v = core / unit.factor;
+  return String(Number(v.toPrecision(3)));
+};

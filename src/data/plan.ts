@@ -1,0 +1,165 @@
+import { z } from 'zod';
+import {
+  changeSchema,
+  planSchema,
+  predictionRecordSchema,
+  predictionSchema,
+  type ChangeRow,
+  type StoredResult,
+} from '@/contracts/job';
+import { type AxleInput } from '@/core/height/axleInput';
+import { type LedgerLine } from '@/core/height/ledger';
+import { type Tx } from './client';
+
+const headSchema = planSchema.omit({ changes: true });
+
+/** Column rows carry nulls where a kind has no such dimension. */
+const changeRow = z
+  .looseObject({})
+  .transform((row) => Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null)))
+  .pipe(changeSchema);
+
+export async function jobPlan(tx: Tx, jobId: string): Promise<z.infer<typeof planSchema> | undefined> {
+  const [head] = await tx.rows(
+    headSchema,
+    `SELECT l.id, l.version, l.updated_at AS "updatedAt", p.name AS "updatedBy"
+       FROM plan l JOIN person p ON p.shop_id = l.shop_id AND p.id = l.updated_by WHERE l.job_id = $1`,
+    [jobId],
+  );
+  if (!head) return undefined;
+  const changes = await tx.rows(
+    changeRow,
+    `SELECT kind, front_mm AS front, front_typed AS "frontTyped", rear_mm AS rear, rear_typed AS "rearTyped",
+            thickness_mm AS thickness, thickness_typed AS "thicknessTyped", camber_mm AS camber,
+            camber_typed AS "camberTyped", source, height_mm AS height, height_typed AS "heightTyped",
+            length_mm AS length, length_typed AS "lengthTyped"
+       FROM plan_change WHERE plan_id = $1 ORDER BY ordinal`,
+    [head.id],
+  );
+  return { ...head, changes };
+}
+
+export const insertPlan = (tx: Tx, id: string, jobId: string) =>
+  tx.run('INSERT INTO plan (shop_id, id, job_id, name, updated_by) VALUES ($1, $2, $3, $4, $5)', [
+    tx.shop,
+    id,
+    jobId,
+    'plan',
+    tx.person,
+  ]);
+
+/** Raises the plan's version when it still is `version`; 0 rows otherwise. */
+export const claimPlan = (tx: Tx, jobId: string, version: number) =>
+  tx.run(
+    'UPDATE plan SET version = version + 1, updated_by = $3, updated_at = now() WHERE job_id = $1 AND version = $2',
+    [jobId, version, tx.person],
+  );
+
+export async function replaceChanges(tx: Tx, planId: string, changes: readonly ChangeRow[]): Promise<void> {
+  await tx.run('DELETE FROM plan_change WHERE plan_id = $1', [planId]);
+  for (const [ordinal, change] of changes.entries()) {
+    const c: Partial<Record<string, unknown>> = change;
+    await tx.run(
+      `INSERT INTO plan_change (shop_id, plan_id, ordinal, kind, front_mm, front_typed, rear_mm, rear_typed, thickness_mm,
+                                thickness_typed, camber_mm, camber_typed, source, height_mm, height_typed, length_mm, length_typed)
+       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)`,
+      [
+        tx.shop,
+        planId,
+        ordinal,
+        change.kind,
+        c.front,
+        c.frontTyped,
+        c.rear,
+        c.rearTyped,
+        c.thickness,
+        c.thicknessTyped,
+        c.camber,
+        c.camberTyped,
+        c.source,
+        c.height,
+        c.heightTyped,
+        c.length,
+        c.lengthTyped,
+      ],
+    );
+  }
+}
+
+/** Stored predictions of a job, the newest first. */
+export const jobPredictions = (tx: Tx, jobId: string) =>
+  tx.rows(
+    predictionSchema,
+    `SELECT f.id, f.plan_version AS "planVersion", f.core_version AS "coreVersion", f.seed, f.samples,
+            f.made_at AS "madeAt", p.name AS person,
+            coalesce((SELECT json_agg(json_build_object('side', g.side, 'stateId', g.load_state_id, 'lines', g.lines))
+               FROM (SELECT l.side, l.load_state_id,
+                            json_agg(json_build_object('kind', l.kind, 'label', l.label, 'value', l.value_mm,
+                                                       'half90', l.half90_mm) ORDER BY l.ordinal) AS lines
+                       FROM ledger_line l WHERE l.prediction_id = f.id GROUP BY l.side, l.load_state_id) g), '[]') AS ledgers
+       FROM prediction f JOIN person p ON p.shop_id = f.shop_id AND p.id = f.person_id
+      WHERE f.job_id = $1 ORDER BY f.made_at DESC, f.id`,
+    [jobId],
+  );
+
+/** One prediction with everything it was solved from and to. */
+export const predictionRecord = (tx: Tx, id: string) =>
+  tx.rows(
+    predictionRecordSchema,
+    'SELECT id, core_version AS "coreVersion", seed, samples, inputs, result FROM prediction WHERE id = $1',
+    [id],
+  );
+
+export interface NewStoredPrediction {
+  id: string;
+  jobId: string;
+  planId: string;
+  planVersion: number;
+  coreVersion: string;
+  seed: number;
+  samples: number;
+  inputs: AxleInput;
+  result: StoredResult;
+}
+
+export const insertPrediction = (tx: Tx, f: NewStoredPrediction) =>
+  tx.run(
+    `INSERT INTO prediction (shop_id, id, job_id, plan_id, plan_version, core_version, seed, samples, inputs, result, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) ON CONFLICT (shop_id, id) DO NOTHING`,
+    [tx.shop, f.id, f.jobId, f.planId, f.planVersion, f.coreVersion, f.seed, f.samples, f.inputs, f.result, tx.person],
+  );
+
+export async function insertLedger(
+  tx: Tx,
+  predictionId: string,
+  side: string,
+  stateId: string,
+  lines: readonly LedgerLine[],
+): Promise<void> {
+  for (const [ordinal, line] of lines.entries()) {
+    await tx.run(
+      `INSERT INTO ledger_line (shop_id, prediction_id, side, load_state_id, ordinal, kind, label, value_mm, half90_mm)
+       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
+      [tx.shop, predictionId, side, stateId, ordinal, line.kind, line.label, line.value, line.half90],
+    );
+  }
+}
+
+export const insertOutcome = (
+  tx: Tx,
+  o: {
+    readingId: string;
+    predictionId: string;
+    side: string;
+    stateId: string;
+    measured: number;
+    predicted: number;
+    half90: number;
+    inside: boolean;
+  },
+) =>
+  tx.run(
+    `INSERT INTO outcome (shop_id, reading_id, prediction_id, side, load_state_id, measured_mm, predicted_mm, half90_mm, inside)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT (shop_id, reading_id) DO NOTHING`,
+    [tx.shop, o.readingId, o.predictionId, o.side, o.stateId, o.measured, o.predicted, o.half90, o.inside],
+  );

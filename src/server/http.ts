@@ -1,0 +1,78 @@
+import { type z } from 'zod';
+import { notFound, ProblemError, type Problem } from '@/contracts/problem';
+import { type Tx } from '@/data/client';
+import { inShop, PERSON_COOKIE, personFrom } from './context';
+
+const cookieOf = (request: Request, name: string): string | undefined =>
+  request.headers
+    .get('cookie')
+    ?.split(/;\s*/)
+    .find((pair) => pair.startsWith(`${name}=`))
+    ?.slice(name.length + 1);
+
+const answer = (status: number, body: unknown): Response =>
+  Response.json(body, { status, headers: { 'Cache-Control': 'no-store' } });
+
+/** One way for every route: person, body, errors. The origin was checked at the door (src/proxy.ts). */
+export async function respond<S extends z.ZodType, T>(
+  request: Request,
+  schema: S | null,
+  fn: (body: z.output<S>, person: string) => Promise<T>,
+): Promise<Response> {
+  try {
+    const person = personFrom(cookieOf(request, PERSON_COOKIE));
+    const body = schema ? await readBody(request, schema) : (undefined as z.output<S>);
+    return answer(200, await fn(body, person));
+  } catch (error) {
+    if (error instanceof ProblemError) return answer(error.status, error.problem);
+    console.error(error);
+    const problem: Problem = {
+      code: 'server',
+      message: 'The server could not do this just now. Nothing was saved; what you typed is still here. Try again.',
+    };
+    return answer(503, problem);
+  }
+}
+
+async function readBody<S extends z.ZodType>(request: Request, schema: S): Promise<z.output<S>> {
+  const text = await request.text();
+  if (text.length > 200_000) throw new ProblemError(413, { code: 'too-large', message: 'That is too large.' });
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    throw new ProblemError(400, { code: 'bad-json', message: 'The request is not readable JSON.' });
+  }
+  const parsed = schema.safeParse(json);
+  if (parsed.success) return parsed.data;
+  const issue = parsed.error.issues[0];
+  throw new ProblemError(400, {
+    code: 'bad-input',
+    message: issue?.message ?? 'Something in the request is not as it should be.',
+    field: issue?.path.join('.') ?? '',
+  });
+}
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+
+/** A route below one id: the body is checked, then `fn` runs in one transaction of the shop. */
+export const idRoute =
+  <S extends z.ZodType, T>(schema: S | null, fn: (tx: Tx, id: string, body: z.output<S>) => Promise<T>) =>
+  (request: Request, context: IdContext) =>
+    idRouteOutside<S, T>(schema, (inTx, id, body) => inTx((tx) => fn(tx, id, body)))(request, context);
+
+/** The same for work that must not hold a transaction all the time: `fn` opens its own. */
+export const idRouteOutside =
+  <S extends z.ZodType, T>(schema: S | null, fn: (inTx: InTx, id: string, body: z.output<S>) => Promise<T>) =>
+  async (request: Request, { params }: IdContext): Promise<Response> => {
+    const { id } = await params;
+    return respond<S, T>(request, schema, async (body, person) => {
+      if (!UUID.test(id)) throw notFound('This');
+      return fn((work) => inShop(person, work), id, body);
+    });
+  };
+
+interface IdContext {
+  params: Promise<{ id: string }>;
+}
+export type InTx = <T>(fn: (tx: Tx) => Promise<T>) => Promise<T>;

@@ -1,0 +1,32 @@
+import 'server-only';
+import { cookies } from 'next/headers';
+import { type JobView, type Person } from '@/contracts/job';
+import { ProblemError } from '@/contracts/problem';
+import { type Tx } from '@/data/client';
+import { shopPeople } from '@/data/shop';
+import { inShop, PERSON_COOKIE, personFrom } from './context';
+import { loadJob } from './jobs';
+
+export interface Shop {
+  people: Person[];
+  person: string;
+}
+
+/** First load of a page: the shop's people and whatever `fn` reads, in one transaction. */
+export async function loadPage<T>(fn: (tx: Tx) => Promise<T>): Promise<Shop & { data: T }> {
+  const person = personFrom((await cookies()).get(PERSON_COOKIE)?.value);
+  return inShop(person, async (tx) => ({ people: await shopPeople(tx), person, data: await fn(tx) }));
+}
+
+const UUID = /^[0-9a-f-]{36}$/;
+
+/** One job's page; undefined when there is no such job in this shop. */
+export async function loadJobPage(id: string): Promise<(Shop & { data: JobView }) | undefined> {
+  if (!UUID.test(id)) return undefined;
+  try {
+    return await loadPage((tx) => loadJob(tx, id));
+  } catch (error) {
+    if (error instanceof ProblemError && error.status === 404) return undefined;
+    throw error;
+  }
+}

@@ -1,0 +1,74 @@
+import { randomInt } from 'node:crypto';
+import { sheetOf } from '@/contracts/sheet';
+import { type JobView } from '@/contracts/job';
+import { conflict, ProblemError } from '@/contracts/problem';
+import { SIDES } from '@/core/height/axleInput';
+import { missingFor } from '@/core/height/predict';
+import { assemble } from '@/core/measure/assemble';
+import { CORE_VERSION } from '@/core/version';
+import { insertLedger, insertPrediction } from '@/data/plan';
+import { loadJob } from './jobs';
+import { solveInThread, STORED_SAMPLES } from './solve';
+import { type InTx } from './http';
+
+export interface PredictionRequest {
+  id: string;
+  planVersion: number;
+  coreVersion: string;
+}
+
+/**
+ * Stores a prediction: readings and plan are read from the database, solved here in a worker thread (never taken from the
+ * browser), and written with inputs, seed and core version. The solve runs outside any transaction.
+ */
+export async function storePrediction(
+  inTx: InTx,
+  jobId: string,
+  request: PredictionRequest,
+  seed = randomInt(1, 2 ** 31 - 1),
+): Promise<JobView> {
+  if (request.coreVersion !== CORE_VERSION)
+    throw new ProblemError(409, {
+      code: 'core-version',
+      message: `This page computes with version ${request.coreVersion}, the server with ${CORE_VERSION}. Reload the page.`,
+    });
+  const view = await inTx((tx) => loadJob(tx, jobId));
+  if (view.predictions.some((p) => p.id === request.id)) return view;
+  if (view.plan.version !== request.planVersion)
+    throw conflict('plan', {
+      theirs: `${view.plan.changes.length} planned changes`,
+      by: view.plan.updatedBy,
+      at: view.plan.updatedAt,
+      version: view.plan.version,
+    });
+  const { input } = assemble(sheetOf(view));
+  const missing = missingFor(input);
+  if (missing.length > 0)
+    throw new ProblemError(422, {
+      code: 'incomplete',
+      message: 'Readings or changes are missing for this prediction.',
+      detail: missing,
+    });
+  const { prediction, bands } = await solveInThread(input, seed, STORED_SAMPLES);
+  return inTx(async (tx) => {
+    const written = await insertPrediction(tx, {
+      id: request.id,
+      jobId,
+      planId: view.plan.id,
+      planVersion: view.plan.version,
+      coreVersion: CORE_VERSION,
+      seed,
+      samples: STORED_SAMPLES,
+      inputs: input,
+      result: { schemaVersion: 1, prediction, bands },
+    });
+    for (const side of written > 0 ? SIDES : []) {
+      for (const [k, state] of (prediction.sides[side]?.states ?? []).entries()) {
+        const half = bands[side]?.[k]?.half;
+        const ledger = state.ledger.map((line) => (line.kind === 'total' && half ? { ...line, half90: half } : line));
+        await insertLedger(tx, request.id, side, state.id, ledger);
+      }
+    }
+    return loadJob(tx, jobId);
+  });
+}

@@ -1,0 +1,160 @@
+'use client';
+import { Input } from 'antd';
+import { useRouter } from 'next/navigation';
+import { type KnownAxle, type NewJob, type Person } from '@/contracts/job';
+import { Chips } from '../controls/Chips';
+import { Sheet } from '../controls/Sheet';
+import { PageFrame } from '../frame/PageFrame';
+import { call } from '../job/api';
+import { ProblemNote } from '../job/ProblemNote';
+import { useSend } from '../job/useSend';
+import { useKept } from '../measured/useKept';
+import { ASK_RULES } from './askRules';
+import { EMPTY_GOAL, goalBody, GoalFields, type Goal } from './GoalFields';
+import { TypedField, type Typed } from './TypedField';
+import { EMPTY_VEHICLE, vehicleBody, VehicleFields, type VehicleDraft } from './VehicleFields';
+
+interface Draft {
+  /** Made once, so that a second try after a lost answer makes no second job. */
+  id: string;
+  vehicle: VehicleDraft;
+  goal: Goal;
+  leafCount: number;
+  loadName: string;
+  loadMass: Typed | null;
+  loadStation: Typed | null;
+  wantedIn: 'today' | 'usual';
+}
+
+const EMPTY: Draft = {
+  id: '',
+  vehicle: EMPTY_VEHICLE,
+  goal: EMPTY_GOAL,
+  leafCount: 4,
+  loadName: '',
+  loadMass: null,
+  loadStation: null,
+  wantedIn: 'today',
+};
+
+function bodyOf(draft: Draft): NewJob | undefined {
+  const vehicle = vehicleBody(draft.vehicle);
+  const goal = goalBody(draft.goal);
+  const { loadName, loadMass, loadStation } = draft;
+  const usual =
+    loadName.trim() && loadMass && loadStation
+      ? {
+          name: loadName,
+          mass: loadMass.value,
+          massTyped: loadMass.typed,
+          station: loadStation.value,
+          stationTyped: loadStation.typed,
+        }
+      : null;
+  const half = !usual && Boolean(loadName.trim() || loadMass || loadStation);
+  if (!vehicle || !goal || half) return undefined;
+  const wantedIn = usual ? draft.wantedIn : 'today';
+  return { id: draft.id, vehicle, ...goal, leafCount: draft.leafCount, usual, wantedIn };
+}
+
+interface Props {
+  axles: readonly KnownAxle[];
+  people: readonly Person[];
+  person: string;
+}
+
+/** Ask, for a job that does not exist yet. Everything typed survives a reload. */
+export function NewJobStation({ axles, people, person }: Props) {
+  const router = useRouter();
+  const { busy, problem, run } = useSend();
+  const [draft, setDraft, forget] = useKept<Draft>('new-job', EMPTY);
+  const set = (part: Partial<Draft>) =>
+    setDraft({ ...draft, id: draft.id === '' ? crypto.randomUUID() : draft.id, ...part });
+  const body = bodyOf(draft);
+  const create = () =>
+    run(async () => {
+      const { id } = await call<{ id: string }>('/api/jobs', 'POST', body);
+      forget();
+      router.push(`/jobs/${id}/measure`);
+    });
+  return (
+    <PageFrame
+      title="New job"
+      note="What is wrong, and what would put it right, as a number"
+      people={people}
+      person={person}
+    >
+      <div className="sheets two">
+        <Sheet title="Complaint and goal">
+          <div className="grid-fields">
+            <GoalFields goal={draft.goal} draft="new-job" onChange={(goal) => set({ goal })} />
+          </div>
+        </Sheet>
+        <Sheet title="Vehicle">
+          <VehicleFields axles={axles} vehicle={draft.vehicle} onChange={(vehicle) => set({ vehicle })} />
+          <Chips
+            label="Leaves in the pack"
+            shown
+            options={['1', '2', '3', '4', '5', '6', '7', '8', '9'].map((id) => ({ id, name: id }))}
+            value={String(draft.leafCount)}
+            onPick={(count) => set({ leafCount: Number(count) })}
+          />
+        </Sheet>
+        <Sheet title="The load it usually carries" aside={<span className="muted">optional: a second load state</span>}>
+          <div className="grid-fields">
+            <div className="field">
+              <label htmlFor="load-name">What is aboard</label>
+              <Input
+                id="load-name"
+                value={draft.loadName}
+                maxLength={80}
+                onChange={(e) => set({ loadName: e.target.value })}
+              />
+            </div>
+            <TypedField
+              label="Its mass"
+              rule={ASK_RULES.mass}
+              value={draft.loadMass}
+              draft="new-job|mass"
+              onChange={(loadMass) => set({ loadMass })}
+            />
+            <TypedField
+              label="Behind the front axle"
+              rule={ASK_RULES.station}
+              value={draft.loadStation}
+              draft="new-job|station"
+              hint="where its middle sits"
+              onChange={(loadStation) => set({ loadStation })}
+            />
+            <Chips
+              label="The goal is meant"
+              shown
+              options={[
+                { id: 'today', name: 'as it stands today' },
+                { id: 'usual', name: 'with this load' },
+              ]}
+              value={draft.wantedIn}
+              onPick={(wantedIn) => set({ wantedIn })}
+            />
+          </div>
+        </Sheet>
+        <Sheet title="Begin">
+          <ProblemNote problem={problem} />
+          <div className="acts">
+            <button type="button" className="act" disabled={!body || busy} onClick={() => void create()}>
+              Open the job and measure
+            </button>
+            <button type="button" className="act quiet" onClick={forget}>
+              Clear the form
+            </button>
+          </div>
+          <p className="muted">
+            {body
+              ? 'Next: roll the vehicle and read the height at each wheel.'
+              : 'Needed: complaint, wanted change, tolerance, vehicle name and wheelbase; a load needs name, mass and place.'}
+          </p>
+        </Sheet>
+      </div>
+    </PageFrame>
+  );
+}

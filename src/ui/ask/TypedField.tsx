@@ -1,0 +1,33 @@
+'use client';
+import { type ReactNode } from 'react';
+import { type FieldRule } from '@/core/units/parse';
+import { MeasuredInput } from '../measured/MeasuredInput';
+
+/** A typed text with the value it was read as. */
+export interface Typed {
+  typed: string;
+  value: number;
+}
+
+interface Props {
+  label: string;
+  rule: FieldRule;
+  value: Typed | null;
+  draft: string;
+  hint?: ReactNode;
+  onChange: (value: Typed) => void;
+}
+
+/** A measured input inside a form that is sent as a whole. */
+export function TypedField({ label, rule, value, draft, hint, onChange }: Props) {
+  return (
+    <MeasuredInput
+      label={label}
+      rule={rule}
+      stored={value && { typed: value.typed, version: value.typed }}
+      draft={draft}
+      assumed={hint}
+      onSave={(typed, reading) => onChange({ typed, value: reading.value })}
+    />
+  );
+}

@@ -1,0 +1,125 @@
+'use client';
+import { Input } from 'antd';
+import { useState } from 'react';
+import { type JobView, type Person } from '@/contracts/job';
+import { SIDES } from '@/core/height/axleInput';
+import { FIT_ITEMS, SUPPORT_ITEMS, type Answer, type SafetyItem } from '@/core/procedure/checks';
+import { Chips } from '../controls/Chips';
+import { Sheet } from '../controls/Sheet';
+import { JobFrame } from '../frame/JobFrame';
+import { ProblemNote } from '../job/ProblemNote';
+import { useJob, type JobHandle } from '../job/useJob';
+import { useSend } from '../job/useSend';
+import { SAFETY_TEXT } from './safetyText';
+
+export function BuildStation({ first, people, person }: { first: JobView; people: readonly Person[]; person: string }) {
+  const job = useJob(first);
+  const { view } = job;
+  return (
+    <JobFrame view={view} station="build" people={people} person={person}>
+      <div className="sheets two">
+        <Sheet title="Before you loosen anything">
+          {SUPPORT_ITEMS.map((item) => (
+            <SafetyRow key={item} job={job} item={item} />
+          ))}
+          <p className="muted small">
+            Where brakes, steering or road approval are touched, local rules and licensed practice come first.
+          </p>
+        </Sheet>
+        <Sheet title="What the change will pull on">
+          {FIT_ITEMS.map((item) => (
+            <SafetyRow key={item} job={job} item={item} />
+          ))}
+        </Sheet>
+        <StartSheet job={job} />
+      </div>
+    </JobFrame>
+  );
+}
+
+function SafetyRow({ job, item }: { job: JobHandle; item: SafetyItem }) {
+  const { problem, run } = useSend();
+  const stored = job.view.safety.find((s) => s.item === item);
+  const { name, why } = SAFETY_TEXT[item];
+  const answer = (given: Answer) =>
+    void run(() => job.send('/safety', 'POST', { id: crypto.randomUUID(), item, answer: given }));
+  return (
+    <div className="safety">
+      <div>
+        <strong>{name}</strong>
+        <div className="muted">{why}</div>
+        {stored && stored.answer !== 'notChecked' ? (
+          <div className="small muted">
+            {stored.person}, {stored.answeredAt.slice(0, 16).replace('T', ' ')} UTC
+          </div>
+        ) : null}
+        <ProblemNote problem={problem} />
+      </div>
+      <Chips
+        label={name}
+        options={[
+          { id: 'ok', name: '● ok' },
+          { id: 'notOk', name: '▲ not ok' },
+          { id: 'notChecked', name: '○ not checked' },
+        ]}
+        value={stored?.answer ?? 'notChecked'}
+        onPick={answer}
+      />
+    </div>
+  );
+}
+
+/** The gate: no before heights, no build, unless a reason is written down. */
+function StartSheet({ job }: { job: JobHandle }) {
+  const { view } = job;
+  const { busy, problem, run } = useSend();
+  const [reason, setReason] = useState('');
+  const base = view.states[0]?.id;
+  const missing = SIDES.filter(
+    (side) =>
+      !view.readings.some(
+        (r) => r.point === 'hubToLip' && r.phase === 'before' && r.side === side && r.stateId === base,
+      ),
+  );
+  if (view.build)
+    return (
+      <Sheet title="Build started">
+        <p>
+          {view.build.person}, {view.build.startedAt.slice(0, 16).replace('T', ' ')} UTC.
+        </p>
+        {view.build.predictionId === null ? (
+          <p className="look">▲ Started without a stored prediction: nothing to prove it against.</p>
+        ) : null}
+        {view.build.overrideReason ? (
+          <p className="look">▲ Started without before heights: {view.build.overrideReason}</p>
+        ) : null}
+      </Sheet>
+    );
+  const start = () => void run(() => job.send('/build', 'POST', { overrideReason: reason.trim() || null }));
+  return (
+    <Sheet title="Start the build">
+      {missing.length > 0 ? (
+        <>
+          <p className="look">
+            ▲ No before height on the {missing.join(' and ')}. Once the spring is out nobody can tell what the work did.
+          </p>
+          <div className="field">
+            <label htmlFor="override">Reason to start without it</label>
+            <Input id="override" value={reason} maxLength={500} onChange={(event) => setReason(event.target.value)} />
+          </div>
+        </>
+      ) : (
+        <p className="new">● Both before heights are saved.</p>
+      )}
+      {view.predictions.length === 0 ? (
+        <p className="look">▲ No prediction is stored yet; Prove will have nothing to compare with.</p>
+      ) : null}
+      <ProblemNote problem={problem} />
+      <div className="acts">
+        <button type="button" className="act" disabled={busy} onClick={start}>
+          Start the build
+        </button>
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,44 @@
+import { type CheckRow, type SafetyItem } from '@/core/procedure/checks';
+
+/** The card before anything is loosened, in the order it is walked. */
+export const SAFETY_TEXT: Record<SafetyItem, { name: string; why: string }> = {
+  frameHeld: {
+    name: 'Frame held on stands',
+    why: 'Rated stands on firm, level ground, both sides. A jack lifts; it never holds.',
+  },
+  axleHeld: {
+    name: 'Axle held on its own',
+    why: 'With the U-bolts off nothing else carries it; it can roll, tip and fall.',
+  },
+  wheelsChocked: {
+    name: 'Wheels on the ground chocked',
+    why: 'Both ways. With the rear lifted the parking brake may hold nothing.',
+  },
+  springSlack: {
+    name: 'Spring slack before the last fastener',
+    why: 'A loaded pack stores enough to throw a bolt or an arm. Clamp the pack before its centre bolt comes out; wear eye protection.',
+  },
+  hoseSlack: { name: 'Brake hose has slack at full droop', why: 'The axle will hang lower than it ever has.' },
+  wireSlack: {
+    name: 'Wires and brake cables have slack at full droop',
+    why: 'Sensor leads, parking brake, vent and lamp leads.',
+  },
+  locator: {
+    name: 'Block and perch located at both ends',
+    why: 'Dowel in its hole above and below; without it the axle can slide.',
+  },
+  rating: { name: 'Load ratings looked up', why: 'Axle, tyre, wheel, hanger and maker’s plate: the lowest decides.' },
+  heightSensing: {
+    name: 'Height-sensing brake valve, sensors, headlamps',
+    why: 'A raised frame reads as empty to such a valve and cuts the rear brakes. Answer ok if none is fitted or it was reset.',
+  },
+};
+
+export const CHECK_NAMES: Record<CheckRow['id'], string> = {
+  threads: 'U-bolts: three threads beyond the nut',
+  runOut: 'U-bolts: nut stays on the thread',
+  ...(Object.fromEntries(Object.entries(SAFETY_TEXT).map(([id, { name }]) => [id, name])) as Record<
+    SafetyItem,
+    string
+  >),
+};

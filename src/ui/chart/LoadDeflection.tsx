@@ -1,0 +1,97 @@
+'use client';
+import { LineChart } from 'echarts/charts';
+import { GridComponent, LegendComponent, MarkLineComponent } from 'echarts/components';
+import * as echarts from 'echarts/core';
+import { SVGRenderer } from 'echarts/renderers';
+import { useEffect, useRef } from 'react';
+import { type CurvePoint } from '@/core/height/predict';
+import { fromCore } from '@/core/units/units';
+import { useView } from '../theme/Providers';
+
+echarts.use([LineChart, GridComponent, LegendComponent, MarkLineComponent, SVGRenderer]);
+
+interface Props {
+  curve: readonly CurvePoint[];
+  states: readonly { name: string; load: number }[];
+  /** Whether heights are hub to lip or only changes. */
+  absolute: boolean;
+}
+
+/** Height over load on one spring: old dashed, new solid, load states ticked. */
+export function LoadDeflection({ curve, states, absolute }: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const { lengths, dark } = useView();
+  useEffect(() => {
+    if (!box.current) return;
+    const chart = echarts.init(box.current, null, { renderer: 'svg' });
+    const css = getComputedStyle(document.documentElement);
+    const colour = (name: string) => css.getPropertyValue(name).trim();
+    const mm = lengths === 'mm';
+    const height = (v: number) => Number((mm ? v : v / 25.4).toFixed(2));
+    const load = (v: number) => Number(fromCore(v, mm ? 'kN' : 'lbf').toFixed(2));
+    const text = { color: colour('--ink'), fontFamily: 'Barlow Condensed', fontSize: 15 };
+    const axis = {
+      axisLabel: text,
+      nameTextStyle: text,
+      splitLine: { lineStyle: { color: colour('--rule') } },
+      axisLine: { show: true, lineStyle: { color: colour('--ink') } },
+    };
+    const series = (name: string, key: 'old' | 'built', type: 'dashed' | 'solid', ink: string) => ({
+      name,
+      type: 'line' as const,
+      showSymbol: false,
+      silent: true,
+      animation: false,
+      lineStyle: { type, color: ink, width: type === 'solid' ? 3 : 2 },
+      itemStyle: { color: ink },
+      data: curve.map((p) => [load(p.load), height(p[key])]),
+    });
+    chart.setOption({
+      animation: false,
+      grid: { left: 62, right: 18, top: 40, bottom: 46 },
+      legend: { top: 4, right: 8, textStyle: text, itemWidth: 34, icon: 'path://M0 0h30v2h-30z' },
+      xAxis: {
+        type: 'value',
+        name: `load on this spring, ${mm ? 'kN' : 'lbf'}`,
+        nameLocation: 'middle',
+        nameGap: 28,
+        ...axis,
+      },
+      yAxis: {
+        type: 'value',
+        scale: true,
+        name: `${absolute ? 'hub to lip' : 'height change'}, ${mm ? 'mm' : 'in'}`,
+        nameLocation: 'middle',
+        nameGap: 46,
+        ...axis,
+      },
+      series: [
+        series('old', 'old', 'dashed', colour('--graphite')),
+        {
+          ...series('new', 'built', 'solid', colour('--new')),
+          markLine: {
+            silent: true,
+            symbol: 'none',
+            lineStyle: { color: colour('--amber'), type: 'dotted', width: 2 },
+            label: { ...text, formatter: '{b}', position: 'insideEndTop' },
+            data: states.map((s) => ({ name: s.name, xAxis: load(s.load) })),
+          },
+        },
+      ],
+    });
+    const resize = new ResizeObserver(() => chart.resize());
+    resize.observe(box.current);
+    return () => {
+      resize.disconnect();
+      chart.dispose();
+    };
+  }, [curve, states, absolute, lengths, dark]);
+  return (
+    <div
+      ref={box}
+      style={{ height: 250, width: '100%' }}
+      role="img"
+      aria-label="Height over load, old dashed and new solid"
+    />
+  );
+}

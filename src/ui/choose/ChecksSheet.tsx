@@ -1,0 +1,84 @@
+import Link from 'next/link';
+import { type AxlePrediction } from '@/core/height/predict';
+import { planFits, type CheckRow } from '@/core/procedure/checks';
+import { Sheet } from '../controls/Sheet';
+import { Length } from '../measured/Figure';
+import { CHECK_NAMES } from '../build/safetyText';
+
+const MARK = { fits: '● fits', 'does not fit': '▲ does not fit', 'not checked': '○ not checked' } as const;
+const INK = { fits: 'new', 'does not fit': 'look', 'not checked': 'muted' } as const;
+
+interface Props {
+  jobId: string;
+  rows: readonly CheckRow[];
+  prediction: AxlePrediction | null;
+  keepUbolts: boolean;
+}
+
+/** Bolts and slack: three states, and never OK while one row is not checked. */
+export function ChecksSheet({ jobId, rows, prediction, keepUbolts }: Props) {
+  const open = rows.filter((row) => row.verdict === 'not checked').length;
+  const bad = rows.filter((row) => row.verdict === 'does not fit').length;
+  const ubolt = prediction?.ubolt;
+  const bolt = prediction?.centreBolt;
+  return (
+    <Sheet
+      title="Will it go together"
+      aside={
+        planFits(rows) ? (
+          <span className="new">● every row fits</span>
+        ) : (
+          <span className="look">
+            ▲ not OK: {bad > 0 ? `${bad} does not fit` : ''}
+            {bad > 0 && open > 0 ? ', ' : ''}
+            {open > 0 ? `${open} not checked` : ''}
+          </span>
+        )
+      }
+    >
+      <table className="plain">
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.id} data-check={row.id}>
+              <td>
+                {CHECK_NAMES[row.id]}
+                {row.id === 'threads' && ubolt && ubolt !== 'new set' ? (
+                  <div className="muted">
+                    <Length mm={ubolt.exposedAfter} /> or{' '}
+                    <span className="figure">{Math.max(0, ubolt.threadsLeft).toFixed(1)}</span> threads left beyond the
+                    nut
+                  </div>
+                ) : null}
+                {row.verdict !== 'fits' && row.reason ? <div className="muted">{row.reason}</div> : null}
+              </td>
+              <td className={`verdict ${INK[row.verdict]}`}>{MARK[row.verdict]}</td>
+            </tr>
+          ))}
+          {bolt ? (
+            <tr>
+              <td>
+                Centre bolt needed, under its head
+                {bolt.origin === 'assumed' ? <div className="assumed">nut and pitch assumed</div> : null}
+              </td>
+              <td className="verdict">
+                <Length mm={bolt.least} unit={false} /> to <Length mm={bolt.most} />
+              </td>
+            </tr>
+          ) : null}
+        </tbody>
+      </table>
+      {keepUbolts && ubolt && (ubolt === 'new set' || ubolt.engagement === 'does not fit') ? (
+        <div className="note">
+          <p>▲ The goal says to keep the U-bolts; with this plan they cannot be kept.</p>
+        </div>
+      ) : null}
+      <p className="small">
+        U-bolts: many shops fit new ones every time, since they stretch and tire; others use sound ones again on fresh
+        thread. New is the default here.
+      </p>
+      <Link href={`/jobs/${jobId}/build`} prefetch={false}>
+        Answer the slack and support questions
+      </Link>
+    </Sheet>
+  );
+}

@@ -1,0 +1,199 @@
+'use client';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { type JobView, type Person } from '@/contracts/job';
+import { sheetOf } from '@/contracts/sheet';
+import { SIDES, type AxleInput, type Side } from '@/core/height/axleInput';
+import { missingFor, type SidePrediction, type StatePrediction } from '@/core/height/predict';
+import { assemble, type Assembled } from '@/core/measure/assemble';
+import { provisional } from '@/core/measure/provisional';
+import { planChecks } from '@/core/procedure/checks';
+import { LoadDeflection } from '../chart/LoadDeflection';
+import { Chips } from '../controls/Chips';
+import { Sheet } from '../controls/Sheet';
+import { ElevationDrawing } from '../drawing/ElevationDrawing';
+import { JobFrame } from '../frame/JobFrame';
+import { useJob } from '../job/useJob';
+import { missingText } from '../measure/missingText';
+import { assumedParts } from '../prediction/assumedParts';
+import { usePrediction } from '../prediction/usePrediction';
+import { addedLeafIndex } from './addedLeaf';
+import { ChecksSheet } from './ChecksSheet';
+import { FiguresSheet } from './FiguresSheet';
+import { LedgerSheet } from './LedgerSheet';
+import { PlanEditor } from './PlanEditor';
+import { StoreSheet } from './StoreSheet';
+import { usePlan } from './usePlan';
+
+export function ChooseStation({
+  first,
+  people,
+  person,
+}: {
+  first: JobView;
+  people: readonly Person[];
+  person: string;
+}) {
+  const job = useJob(first);
+  const { view } = job;
+  const plan = usePlan(job);
+  const [side, setSide] = useState<Side>('left');
+  const [stateId, setStateId] = useState(view.states.find((s) => s.wanted)?.id ?? view.states[0]?.id ?? '');
+  const changesText = JSON.stringify(plan.changes);
+  const assembled = useMemo(
+    () => assemble(sheetOf(view, JSON.parse(changesText) as JobView['plan']['changes'])),
+    [view, changesText],
+  );
+  const lacks = missingFor(assembled.input);
+  const ready = lacks.length === 0;
+  const { prediction, bands, refused, progress } = usePrediction(ready ? assembled.input : null);
+  const shownSide = prediction?.sides[side] ?? null;
+  const at = Math.max(0, shownSide?.states.findIndex((s) => s.id === stateId) ?? 0);
+  const state = shownSide?.states[at];
+  const checks = planChecks(
+    assembled.input,
+    prediction,
+    (item) => view.safety.find((s) => s.item === item)?.answer ?? 'notChecked',
+  );
+  return (
+    <JobFrame view={view} station="choose" people={people} person={person}>
+      <div className="state-bar">
+        <Chips label="Side" options={SIDES.map((id) => ({ id, name: id }))} value={side} onPick={setSide} />
+        <Chips
+          label="Load state"
+          options={view.states.map((s) => ({
+            id: s.id,
+            name: s.name,
+            disabled: shownSide !== null && !shownSide.states.some((known) => known.id === s.id),
+          }))}
+          value={state?.id ?? stateId}
+          onPick={setStateId}
+        />
+        {view.job.noBlocks && plan.changes.some((c) => c.kind === 'block' && c.height > 0) ? (
+          <span className="look">▲ the goal says no blocks</span>
+        ) : null}
+      </div>
+      <div className="sheets choose-grid">
+        <div className="sheets">
+          <Sheet title={`Elevation, ${side}`} aside={<span className="muted">was dashed, becomes solid</span>}>
+            <Elevations view={view} assembled={assembled} side={side} shown={shownSide} state={state} />
+          </Sheet>
+          <PlanEditor view={view} plan={plan} />
+          {shownSide && shownSide.curve.length > 0 ? (
+            <Sheet title="Height over load, one spring">
+              <LoadDeflection
+                curve={shownSide.curve}
+                states={shownSide.states.flatMap((s) => (s.built ? [{ name: s.name, load: s.built.load }] : []))}
+                absolute={state?.before !== null}
+              />
+            </Sheet>
+          ) : null}
+        </div>
+        <div className="sheets">
+          {refused ? (
+            <div className="note" role="alert">
+              <p>▲ This cannot be solved: {refused.reason}.</p>
+            </div>
+          ) : null}
+          {shownSide && state ? (
+            <LedgerSheet
+              view={view}
+              sideName={side}
+              side={shownSide}
+              state={state}
+              band={bands?.[side]?.[at]}
+              progress={progress}
+            />
+          ) : (
+            <Gaps view={view} assembled={assembled} lacks={lacks} />
+          )}
+          <StoreSheet job={job} plan={plan} ready={ready && refused === null} />
+          <ChecksSheet jobId={view.job.id} rows={checks} prediction={prediction} keepUbolts={view.job.keepUbolts} />
+          {shownSide && state?.old ? <FiguresSheet side={shownSide} state={state} /> : null}
+        </div>
+      </div>
+    </JobFrame>
+  );
+}
+
+interface ElevationProps {
+  view: JobView;
+  assembled: Assembled;
+  side: Side;
+  shown: SidePrediction | null;
+  state: StatePrediction | undefined;
+}
+
+/** Old and new from the solution; until a spring can be solved, a dotted typical one. */
+function Elevations({ view, assembled, side, shown, state }: ElevationProps) {
+  const solved = state?.old ?? null;
+  const stand = useMemo((): { input: AxleInput; filled: number } | null => {
+    if (solved) return null;
+    const typical = provisional(sheetOf(view, []));
+    return { input: { ...assemble(typical.sheet).input, changes: [] }, filled: typical.filled };
+  }, [view, solved]);
+  const dotted = usePrediction(stand?.input ?? null, 0).prediction?.sides.left?.states[0]?.old;
+  if (solved && state && shown)
+    return (
+      <ElevationDrawing
+        old={solved.elevation}
+        built={assembled.input.changes.length > 0 ? (state.built?.elevation ?? null) : null}
+        side={side}
+        stateName={state.name}
+        before={state.beforeHere}
+        after={state.after}
+        addedLeaf={addedLeafIndex(assembled.input)}
+        assumed={assumedParts(assembled.input)}
+      />
+    );
+  if (!dotted) return <p className="muted">Drawing…</p>;
+  return (
+    <>
+      <ElevationDrawing
+        old={dotted.elevation}
+        built={null}
+        side={side}
+        stateName={view.states[0]?.name ?? ''}
+        before={assembled.input.sides[side].height?.value ?? null}
+        after={null}
+        addedLeaf={null}
+        assumed={[]}
+        provisional={stand !== null && stand.filled > 0}
+      />
+      {stand && stand.filled > 0 ? (
+        <p className="assumed">
+          Dotted: typical values stand in for {stand.filled} readings. Nothing is predicted from them.
+        </p>
+      ) : null}
+    </>
+  );
+}
+
+/** What is still to be done before a height can be foretold. */
+function Gaps({ view, assembled, lacks }: { view: JobView; assembled: Assembled; lacks: readonly string[] }) {
+  return (
+    <Sheet title="Height ledger">
+      {lacks.length === 0 ? <p className="muted">Solving…</p> : null}
+      {lacks.includes('change') ? <p>Plan a change and its height appears here.</p> : null}
+      {lacks.some((l) => l !== 'change') ? (
+        <>
+          <p>
+            A block can be answered from the heights alone. This plan needs {assembled.missing.length} more readings:
+          </p>
+          <ul className="links">
+            {assembled.missing.slice(0, 8).map((missing) => {
+              const { text, anchor } = missingText(view, missing);
+              return (
+                <li key={anchor}>
+                  <Link href={`/jobs/${view.job.id}/measure`} prefetch={false}>
+                    {text}
+                  </Link>
+                </li>
+              );
+            })}
+          </ul>
+        </>
+      ) : null}
+    </Sheet>
+  );
+}

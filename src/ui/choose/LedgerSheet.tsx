@@ -1,0 +1,76 @@
+'use client';
+import { type JobView } from '@/contracts/job';
+import { inputLabel } from '@/core/height/axleInput';
+import { type Band, type SidePrediction, type StatePrediction } from '@/core/height/predict';
+import { Sheet } from '../controls/Sheet';
+import { LedgerTable } from '../ledger/LedgerTable';
+import { Length } from '../measured/Figure';
+
+interface Props {
+  view: JobView;
+  sideName: string;
+  side: SidePrediction;
+  state: StatePrediction;
+  band: Band | undefined;
+  progress: number | null;
+}
+
+/** Where every millimetre comes from, and how that stands against what was wanted. */
+export function LedgerSheet({ view, sideName, side, state, band, progress }: Props) {
+  const { job } = view;
+  const wantedHere = view.states.find((s) => s.id === state.id)?.wanted ?? false;
+  const half = band?.half ?? state.firstOrder;
+  const short = job.wantedChange - state.change;
+  const met = Math.abs(short) <= job.tolerance;
+  const worst = side.contributions[0];
+  return (
+    <Sheet title={`Height ledger, ${sideName}, ${state.name}`}>
+      <LedgerTable lines={state.ledger} half={half} caption={`Height ledger ${sideName} ${state.name}`} />
+      <div className="under-ledger">
+        <p>
+          Changes by <Length mm={state.change} signed /> here; nine in ten such jobs end within ± <Length mm={half} />.
+          {progress !== null ? <span className="muted"> Drawing the band…</span> : null}
+        </p>
+        <p>
+          Wanted <Length mm={job.wantedChange} signed /> ± <Length mm={job.tolerance} unit={false} />
+          {wantedHere ? (
+            <strong className={met ? 'new' : 'look'}>
+              {met ? (
+                ' ● reached'
+              ) : (
+                <>
+                  {' '}
+                  ▲ {short > 0 ? 'short by' : 'over by'} <Length mm={Math.abs(short)} />
+                </>
+              )}
+            </strong>
+          ) : (
+            <span className="muted"> in “{view.states.find((s) => s.wanted)?.name}”</span>
+          )}
+        </p>
+        <p className="muted">
+          {job.guess === null ? (
+            'No guess was made. '
+          ) : (
+            <>
+              Your guess: <Length mm={job.guess} signed />.{' '}
+            </>
+          )}
+          {side.handbook ? (
+            <>
+              Handbook rule: <Length mm={side.handbook.change} signed />
+              {state.id === view.states[0]?.id ? '' : ' (as it stands today)'}.
+            </>
+          ) : null}
+        </p>
+        {worst && worst.effect >= 0.5 ? (
+          <p className="note">
+            <strong>{inputLabel(worst.path)}</strong> moves this most (± <Length mm={worst.effect} />
+            {worst.origin === 'assumed' ? ', assumed' : ''}):{' '}
+            {worst.origin === 'assumed' ? 'find it out' : 'measure it again'} to narrow the band.
+          </p>
+        ) : null}
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,106 @@
+'use client';
+import { type JobView } from '@/contracts/job';
+import { TypedField } from '../ask/TypedField';
+import { Chips } from '../controls/Chips';
+import { Sheet } from '../controls/Sheet';
+import { ProblemNote } from '../job/ProblemNote';
+import { CHANGES, type ChangeKind, type DraftLine } from './planDraft';
+import { type PlanHandle } from './usePlan';
+
+/** What may be planned at all on this axle, and why not. */
+function refusal(kind: ChangeKind, view: JobView, lines: readonly DraftLine[]): string | undefined {
+  if (kind !== 'addLeaf' && lines.some((line) => line.kind === kind))
+    return kind === 'block' ? 'blocks are never stacked' : 'already in the plan';
+  if (kind === 'block' && view.axle.steered) return 'never on a steered axle';
+  if (kind === 'overAxle' && view.axle.arrangement === 'over') return 'it lies over the axle already';
+  return undefined;
+}
+
+/** The plan of changes, line by line. */
+export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) {
+  const { lines, set } = plan;
+  const replace = (key: string, next: Partial<DraftLine>) =>
+    set(lines.map((line) => (line.key === key ? { ...line, ...next } : line)));
+  const add = (kind: ChangeKind) => set([...lines, { key: crypto.randomUUID(), kind, values: {}, source: 'measured' }]);
+  return (
+    <Sheet
+      title="What to change"
+      aside={
+        <span className={plan.saved ? 'muted' : 'look'}>
+          {plan.saved
+            ? `saved, version ${view.plan.version}`
+            : plan.unfinished > 0
+              ? 'unfinished, kept on this screen'
+              : 'saving…'}
+        </span>
+      }
+    >
+      {lines.length === 0 ? (
+        <p className="muted">Nothing planned yet. Add a change below; its effect shows at once.</p>
+      ) : null}
+      {lines.map((line) => {
+        const { name, fields } = CHANGES[line.kind];
+        return (
+          <div key={line.key} className="change" role="group" aria-label={name}>
+            <div className="change-head">
+              <h3>{name}</h3>
+              {line.kind === 'addLeaf' ? (
+                <Chips
+                  label="Leaf’s figures come from"
+                  options={[
+                    { id: 'measured', name: 'leaf in hand' },
+                    { id: 'catalogue', name: 'catalogue' },
+                  ]}
+                  value={line.source}
+                  onPick={(source) => replace(line.key, { source })}
+                />
+              ) : null}
+              <button type="button" className="act quiet" onClick={() => set(lines.filter((l) => l.key !== line.key))}>
+                Take out
+              </button>
+            </div>
+            <div className="grid-fields tight">
+              {fields.map((field) => (
+                <TypedField
+                  key={field.id}
+                  label={field.label}
+                  rule={field.rule}
+                  value={line.values[field.id] ?? null}
+                  draft={`${view.job.id}|plan|${line.key}|${field.id}`}
+                  hint={field.hint}
+                  onChange={(typed) => replace(line.key, { values: { ...line.values, [field.id]: typed } })}
+                />
+              ))}
+            </div>
+          </div>
+        );
+      })}
+      <ProblemNote problem={plan.problem} />
+      <div className="acts">
+        {(Object.keys(CHANGES) as ChangeKind[]).map((kind) => {
+          const no = refusal(kind, view, lines);
+          return (
+            <button
+              key={kind}
+              type="button"
+              className="act quiet"
+              disabled={no !== undefined}
+              onClick={() => add(kind)}
+            >
+              + {CHANGES[kind].name}
+              {no ? <span className="small">&nbsp;({no})</span> : null}
+            </button>
+          );
+        })}
+        {plan.unfinished > 0 ? (
+          <button type="button" className="act quiet" onClick={plan.drop}>
+            Drop unfinished edit
+          </button>
+        ) : null}
+      </div>
+      <p className="muted small">
+        Spring leaves are never heated, welded, torch-cut or drilled. Re-arching is specialist work with a crack test.
+      </p>
+    </Sheet>
+  );
+}

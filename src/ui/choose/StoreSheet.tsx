@@ -1,0 +1,71 @@
+'use client';
+import { useRef } from 'react';
+import { CORE_VERSION } from '@/core/version';
+import { summarise } from '@/core/height/ledger';
+import { Sheet } from '../controls/Sheet';
+import { ProblemNote } from '../job/ProblemNote';
+import { type JobHandle } from '../job/useJob';
+import { useSend } from '../job/useSend';
+import { Length } from '../measured/Figure';
+import { type PlanHandle } from './usePlan';
+
+interface Props {
+  job: JobHandle;
+  plan: PlanHandle;
+  ready: boolean;
+}
+
+/** Stores the prediction as a record that is never edited, and lists the earlier ones. */
+export function StoreSheet({ job, plan, ready }: Props) {
+  const { view } = job;
+  const { busy, problem, run } = useSend();
+  // Kept over a lost answer, so that a second try stores no second prediction.
+  const id = useRef<string | null>(null);
+  const store = () =>
+    run(async () => {
+      id.current ??= crypto.randomUUID();
+      await job.send('/predictions', 'POST', {
+        id: id.current,
+        planVersion: view.plan.version,
+        coreVersion: CORE_VERSION,
+      });
+      id.current = null;
+    });
+  const wanted = view.states.find((s) => s.wanted)?.id;
+  return (
+    <Sheet title="Stored predictions">
+      <div className="acts">
+        <button type="button" className="act" disabled={!ready || !plan.saved || busy} onClick={() => void store()}>
+          {busy ? 'Solving on the server…' : 'Store this prediction'}
+        </button>
+        {plan.saved ? null : <span className="muted">save the plan first</span>}
+      </div>
+      <ProblemNote problem={problem} />
+      {view.predictions.length === 0 ? (
+        <p className="muted">
+          None yet. Store one before the build: it is solved anew on the server and cannot be changed afterwards.
+        </p>
+      ) : (
+        <ul className="stored">
+          {view.predictions.map((p) => {
+            const ledger = p.ledgers.find((l) => l.stateId === wanted) ?? p.ledgers[0];
+            const summary = ledger ? summarise(ledger.lines) : null;
+            return (
+              <li key={p.id}>
+                {summary ? (
+                  <>
+                    <Length mm={summary.change} signed /> ± <Length mm={summary.half} unit={false} />{' '}
+                  </>
+                ) : null}
+                <span className="muted">
+                  {ledger?.side}, plan {p.planVersion}, {p.person}, {p.madeAt.slice(0, 10)}, core {p.coreVersion}, seed{' '}
+                  {p.seed}
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+    </Sheet>
+  );
+}

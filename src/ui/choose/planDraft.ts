@@ -1,0 +1,81 @@
+import { type ChangeRow } from '@/contracts/job';
+import { type FieldRule } from '@/core/units/parse';
+import { type Typed } from '../ask/TypedField';
+
+export type ChangeKind = ChangeRow['kind'];
+
+const mm = (min: number, max: number, expected?: number): FieldRule => ({
+  dimension: 'length',
+  unit: 'mm',
+  min,
+  max,
+  alternatives: ['in', 'cm'],
+  ...(expected === undefined ? {} : { expected }),
+});
+
+interface PlanField {
+  id: string;
+  label: string;
+  rule: FieldRule;
+  hint?: string;
+}
+
+/** What each kind of change asks for. */
+export const CHANGES: Record<ChangeKind, { name: string; fields: readonly PlanField[] }> = {
+  addLeaf: {
+    name: 'Leaf added',
+    fields: [
+      { id: 'front', label: 'Pin to front tip', rule: mm(40, 1500, 450) },
+      { id: 'rear', label: 'Pin to rear tip', rule: mm(40, 1500, 450) },
+      { id: 'thickness', label: 'Thickness', rule: mm(3, 40, 8) },
+      { id: 'camber', label: 'Free camber', rule: mm(-300, 500, 90), hint: 'string across its tips, lying free' },
+    ],
+  },
+  block: {
+    name: 'Block',
+    fields: [
+      { id: 'height', label: 'Block height after the work', rule: mm(0, 300, 40), hint: '0 takes the block out' },
+    ],
+  },
+  shackle: {
+    name: 'Shackle',
+    fields: [{ id: 'length', label: 'New shackle, bolt to bolt', rule: mm(30, 300, 110) }],
+  },
+  overAxle: {
+    name: 'Spring over the axle',
+    fields: [{ id: 'height', label: 'New perch height', rule: mm(0, 300, 20), hint: 'on top of the tube' }],
+  },
+};
+
+/** One line of the plan while it is being typed. */
+export interface DraftLine {
+  key: string;
+  kind: ChangeKind;
+  values: Record<string, Typed>;
+  source: 'measured' | 'catalogue';
+}
+
+/** The line as a stored change; undefined while a field is missing. */
+export function completeLine(line: DraftLine): ChangeRow | undefined {
+  const entries: [string, unknown][] = [];
+  for (const { id } of CHANGES[line.kind].fields) {
+    const typed = line.values[id];
+    if (!typed) return undefined;
+    entries.push([id, typed.value], [`${id}Typed`, typed.typed]);
+  }
+  if (line.kind === 'addLeaf') entries.push(['source', line.source]);
+  return { kind: line.kind, ...Object.fromEntries(entries) } as ChangeRow;
+}
+
+/** A stored change as a line that can be typed over. */
+export function lineOf(change: ChangeRow, index: number): DraftLine {
+  const stored = change as unknown as Record<string, unknown>;
+  const values = Object.fromEntries(
+    CHANGES[change.kind].fields.map(({ id }) => [
+      id,
+      { value: stored[id] as number, typed: stored[`${id}Typed`] as string },
+    ]),
+  );
+  const source = change.kind === 'addLeaf' ? change.source : 'measured';
+  return { key: `stored-${index}`, kind: change.kind, values, source };
+}

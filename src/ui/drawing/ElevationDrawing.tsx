@@ -1,0 +1,271 @@
+'use client';
+import { type Elevation } from '@/core/height/elevation';
+import { type PointId } from '@/core/measure/points';
+import { useLengthText } from '../measured/Figure';
+import { useView } from '../theme/Providers';
+import { Dimension, LevelDimension } from './Dimension';
+import { barLength, fit, type Extent, type Scale } from './scale';
+import { SpringMarks } from './SpringMarks';
+
+interface Props {
+  old: Elevation;
+  built: Elevation | null;
+  side: 'left' | 'right';
+  stateName: string;
+  /** Hub to lip before and after in this load state, mm. */
+  before: number | null;
+  after: number | null;
+  /** Leaf index of an added leaf in the built pack, if any. */
+  addedLeaf: number | null;
+  /** Parts that nobody measured, said in words under the drawing. */
+  assumed: readonly string[];
+  /** Drawn in dots because typical values stand in. */
+  provisional?: boolean;
+  /** The dimension whose field has the focus. */
+  focus?: PointId | null;
+}
+
+const WIDTH = 800;
+
+function extentOf(drawings: Elevation[], lip: number | null): Extent {
+  const ys = drawings.flatMap((d) => [
+    d.hub.y - d.stack.tubeDiameter / 2 - 30,
+    d.pivot.y + 60,
+    d.seat.y - d.stack.below - 30,
+    ...d.leaves.flatMap((l) => l.points.map((p) => p.y)),
+  ]);
+  const right = Math.max(...drawings.flatMap((d) => [d.rearEye.x, d.pivot.x]));
+  const top = Math.max(...ys, lip === null ? -Infinity : lip + 20);
+  return { left: -170, right: right + 170, top: top + 30, bottom: Math.min(...ys) - 45 };
+}
+
+const degrees = (rad: number): string => ((rad * 180) / Math.PI).toFixed(0);
+
+/** A to-scale side view drawn from the solution: old in graphite dashes, new in solid colour, frame held still. */
+export function ElevationDrawing(props: Props) {
+  const { old, built, side, stateName, before, after, addedLeaf, assumed, provisional = false, focus = null } = props;
+  const { lengths } = useView();
+  const lengthText = useLengthText();
+  const shown = built ?? old;
+  const lip = before === null ? null : old.hub.y + before;
+  const extent = extentOf(built ? [old, built] : [old], lip);
+  const s = fit(extent, WIDTH);
+  const bar = barLength(extent.right - extent.left, lengths);
+  const spoken = [
+    `Side elevation, ${side}, ${stateName}.`,
+    before === null ? '' : `Hub to lip ${built ? 'before ' : ''}${lengthText(before)}.`,
+    built && after !== null ? `After ${lengthText(after)}.` : '',
+    `Shackle ${degrees(shown.shackleAngle)} degrees.`,
+  ].join(' ');
+  const left = s.x(extent.left) + 20;
+  return (
+    <figure className="figure-sheet">
+      <svg
+        className="drawing"
+        viewBox={`0 0 ${s.width} ${s.height.toFixed(1)}`}
+        role="img"
+        aria-label={spoken}
+        data-per-mm={s.perMm}
+        data-left={extent.left}
+        data-top={extent.top}
+      >
+        <FrameMarks s={s} y={Math.max(old.pivot.y, shown.pivot.y, 0) + 45} left={left} />
+        {built ? <SpringMarks drawing={old} s={s} look="old" addedLeaf={null} /> : null}
+        <SpringMarks
+          drawing={shown}
+          s={s}
+          look={provisional ? 'assumed' : built ? 'new' : 'now'}
+          addedLeaf={built ? addedLeaf : null}
+        />
+        {lip !== null && before !== null ? (
+          <HeightMarks
+            s={s}
+            old={old}
+            built={built}
+            lip={lip}
+            before={before}
+            after={after}
+            inked={focus === 'hubToLip'}
+          />
+        ) : null}
+        <text x={s.x(shown.pivot.x) + 16} y={s.y(shown.pivot.y) + 4} className="num">
+          {degrees(shown.shackleAngle)}°
+        </text>
+        {built ? (
+          <text x={s.x(shown.pivot.x) + 16} y={s.y(shown.pivot.y) + 22} style={{ fill: 'var(--graphite)' }}>
+            was {degrees(old.shackleAngle)}°
+          </text>
+        ) : null}
+        {focus ? <FocusMarks s={s} drawing={shown} focus={focus} /> : null}
+        <g transform={`translate(${left} ${s.height - 14})`}>
+          <path d={`M0 -6V0H${bar.mm * s.perMm}V-6`} fill="none" stroke="var(--ink)" strokeWidth="1.5" />
+          <text x={bar.mm * s.perMm + 10} y="2">
+            {bar.text}
+          </text>
+          <text x={bar.mm * s.perMm + 84} y="2">
+            ← front
+          </text>
+          <text x={bar.mm * s.perMm + 156} y="2">
+            {side} side, {stateName}
+          </text>
+        </g>
+      </svg>
+      {assumed.length > 0 ? (
+        <figcaption className="assumed">Assumed in this drawing: {assumed.join(', ')}.</figcaption>
+      ) : null}
+    </figure>
+  );
+}
+
+/** Rail and hanger: only indicated, nobody measured them. */
+function FrameMarks({ s, y, left }: { s: Scale; y: number; left: number }) {
+  const right = s.width - 20;
+  return (
+    <g>
+      <defs>
+        <pattern id="hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="8" stroke="var(--tick)" strokeWidth="1.5" />
+        </pattern>
+      </defs>
+      <rect x={left} y={s.y(y) - 12} width={right - left} height="12" fill="url(#hatch)" />
+      <line x1={left} x2={right} y1={s.y(y)} y2={s.y(y)} stroke="var(--ink)" strokeWidth="2" />
+      <text x={right} y={s.y(y) - 18} textAnchor="end" style={{ fill: 'var(--graphite)' }}>
+        frame, held still
+      </text>
+      <path
+        d={`M${s.x(-28)} ${s.y(y)}L${s.x(0)} ${s.y(0)}L${s.x(28)} ${s.y(y)}`}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth="1.5"
+      />
+    </g>
+  );
+}
+
+interface HeightProps {
+  s: Scale;
+  old: Elevation;
+  built: Elevation | null;
+  lip: number;
+  before: number;
+  after: number | null;
+  inked: boolean;
+}
+
+/** Arch lip and the hub-to-lip heights, each with its own two points. */
+function HeightMarks({ s, old, built, lip, before, after, inked }: HeightProps) {
+  const lengthText = useLengthText();
+  const x = -95;
+  const hub = (built ?? old).hub;
+  return (
+    <g>
+      <path
+        d={`M${s.x(x - 60)} ${s.y(lip - 22)}Q${s.x(x)} ${s.y(lip + 22)} ${s.x(x + 60)} ${s.y(lip - 22)}`}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth="3"
+      />
+      <text x={s.x(x + 66)} y={s.y(lip - 4)}>
+        arch lip
+      </text>
+      <line
+        x1={s.x(x - 50)}
+        x2={s.x(hub.x)}
+        y1={s.y(hub.y)}
+        y2={s.y(hub.y)}
+        stroke={built ? 'var(--new)' : 'var(--graphite)'}
+        strokeDasharray="2 4"
+      />
+      {built && after !== null ? (
+        <Dimension s={s} x={x} from={hub.y} to={lip} text={lengthText(after)} ink="new" />
+      ) : null}
+      <Dimension
+        s={s}
+        x={built ? x - 50 : x}
+        from={old.hub.y}
+        to={lip}
+        text={built ? `was ${lengthText(before)}` : lengthText(before)}
+        ink={inked ? 'focus' : 'old'}
+      />
+    </g>
+  );
+}
+
+/** The dimension of the field that has the focus. */
+function FocusMarks({ s, drawing, focus }: { s: Scale; drawing: Elevation; focus: PointId }) {
+  const { frontEye, rearEye, seat, hub, pivot, stack, seatLength } = drawing;
+  const below = Math.min(seat.y - stack.below, hub.y) - stack.tubeDiameter / 2 - 8;
+  const level = (from: number, to: number, text: string, y = below) => (
+    <LevelDimension s={s} y={y} from={from} to={to} text={text} ink="focus" />
+  );
+  const up = stack.arrangement === 'over' ? 1 : -1;
+  const upright = (from: number, to: number, text: string) => (
+    <Dimension
+      s={s}
+      x={hub.x + seatLength / 2 + 40}
+      from={hub.y + up * from}
+      to={hub.y + up * to}
+      text={text}
+      ink="focus"
+    />
+  );
+  const share = seat.x / rearEye.x;
+  const eyeLine = frontEye.y + (rearEye.y - frontEye.y) * share;
+  const radius = stack.tubeDiameter / 2;
+  const tip = (end: 'front' | 'rear') => {
+    const leaf = drawing.leaves[1] ?? drawing.leaves[0]!;
+    return end === 'front' ? leaf.points[0]!.x : leaf.points.at(-1)!.x;
+  };
+  switch (focus) {
+    case 'loadedArch':
+      return (
+        <g>
+          <line
+            x1={s.x(frontEye.x)}
+            y1={s.y(frontEye.y)}
+            x2={s.x(rearEye.x)}
+            y2={s.y(rearEye.y)}
+            stroke="var(--amber)"
+            strokeDasharray="6 4"
+          />
+          <Dimension s={s} x={seat.x} from={seat.y + stack.main / 2} to={eyeLine} text="arch" ink="focus" />
+        </g>
+      );
+    case 'eyeToPinFront':
+      return level(frontEye.x, seat.x, 'front eye to pin');
+    case 'eyeToPinRear':
+      return level(seat.x, rearEye.x, 'rear eye to pin');
+    case 'leafFront':
+      return level(tip('front'), seat.x, 'pin to front tip');
+    case 'leafRear':
+      return level(seat.x, tip('rear'), 'pin to rear tip');
+    case 'uboltSpacing':
+      return level(hub.x - seatLength / 2, hub.x + seatLength / 2, 'U-bolt spacing');
+    case 'blockHeight':
+      return upright(radius + stack.perch, radius + stack.perch + stack.block, 'block');
+    case 'perchHeight':
+      return upright(radius, radius + stack.perch, 'perch');
+    case 'tubeDiameter':
+      return upright(-radius, radius, 'tube');
+    case 'leafThickness':
+      return upright(
+        radius + stack.perch + stack.block,
+        radius + stack.perch + stack.block + stack.main + stack.below,
+        'leaves',
+      );
+    case 'shackleLength':
+    case 'shackleAngle':
+      return (
+        <line
+          x1={s.x(rearEye.x)}
+          y1={s.y(rearEye.y)}
+          x2={s.x(pivot.x)}
+          y2={s.y(pivot.y)}
+          stroke="var(--amber)"
+          strokeWidth="4"
+        />
+      );
+    default:
+      return null;
+  }
+}

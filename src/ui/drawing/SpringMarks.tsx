@@ -1,0 +1,116 @@
+import { type Elevation } from '@/core/height/elevation';
+import { pathOf, type Scale } from './scale';
+
+export type Look = 'old' | 'new' | 'now' | 'assumed';
+const LOOK: Record<Look, { stroke: string; dash: string | undefined; width: number }> = {
+  old: { stroke: 'var(--graphite)', dash: '7 5', width: 1.6 },
+  new: { stroke: 'var(--new)', dash: undefined, width: 2 },
+  now: { stroke: 'var(--ink)', dash: undefined, width: 2 },
+  assumed: { stroke: 'var(--graphite)', dash: '2 4', width: 1.8 },
+};
+
+interface Props {
+  drawing: Elevation;
+  s: Scale;
+  look: Look;
+  /** Index of a leaf that the plan adds. */
+  addedLeaf: number | null;
+}
+
+/** Pack, eyes, shackle, axle stack and tube of one state, at true scale. */
+export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
+  const { stroke, dash, width } = LOOK[look];
+  const thin = look === 'old' || look === 'assumed';
+  const line = { fill: 'none', stroke, strokeWidth: width, strokeDasharray: dash };
+  const solid = thin ? 'none' : 'var(--sheet)';
+  const name = (part: string) => ({ 'data-part': `${part}-${look}` });
+  return (
+    <g>
+      <AxleMarks drawing={drawing} s={s} line={line} fill={solid} name={name} />
+      <line
+        x1={s.x(drawing.rearEye.x)}
+        y1={s.y(drawing.rearEye.y)}
+        x2={s.x(drawing.pivot.x)}
+        y2={s.y(drawing.pivot.y)}
+        {...line}
+        strokeWidth={thin ? 2 : 7}
+      />
+      {drawing.leaves.map((leaf, i) => {
+        const path = pathOf(leaf.points, s);
+        if (thin) return <path key={i} d={path} {...line} />;
+        const thick = Math.max(2.4, leaf.thickness * s.perMm);
+        const added = i === addedLeaf;
+        const tip = leaf.points.at(-1)!;
+        return (
+          <g key={i}>
+            <path d={path} fill="none" stroke={stroke} strokeWidth={thick} />
+            <path
+              d={path}
+              fill="none"
+              stroke={added ? 'var(--sheet)' : 'var(--new-wash)'}
+              strokeWidth={Math.max(0.8, thick - 3)}
+            />
+            {added ? (
+              <text x={s.x(tip.x) + 8} y={s.y(tip.y) + 18} style={{ fill: stroke }}>
+                leaf {i + 1}, added
+              </text>
+            ) : null}
+          </g>
+        );
+      })}
+      {thin ? null : drawing.contacts.map((c, i) => <circle key={i} {...s.at(c)} r="2.6" fill="var(--amber)" />)}
+      <circle {...s.at(drawing.frontEye)} r={Math.max(7, 19 * s.perMm)} {...line} fill={solid} {...name('front-eye')} />
+      <circle {...s.at(drawing.rearEye)} r={Math.max(7, 19 * s.perMm)} {...line} fill={solid} {...name('rear-eye')} />
+      <circle {...s.at(drawing.pivot)} r={Math.max(5, 12 * s.perMm)} {...line} fill={solid} {...name('pivot')} />
+      <circle {...s.at(drawing.seat)} r="2.5" fill={stroke} {...name('seat')} />
+    </g>
+  );
+}
+
+interface AxleProps {
+  drawing: Elevation;
+  s: Scale;
+  line: { fill: string; stroke: string; strokeWidth: number; strokeDasharray: string | undefined };
+  fill: string;
+  name: (part: string) => { 'data-part': string };
+}
+
+/** Tube, perch, block and U-bolts between hub and pack. */
+function AxleMarks({ drawing, s, line, fill, name }: AxleProps) {
+  const { stack, hub, seatLength } = drawing;
+  const up = stack.arrangement === 'over' ? 1 : -1;
+  const radius = stack.tubeDiameter / 2;
+  const half = seatLength / 2;
+  const box = (key: string, from: number, to: number, wide: number, colour: string) => {
+    const top = hub.y + up * Math.max(from, to);
+    const y = up === 1 ? s.y(top) : s.y(hub.y - Math.min(from, to));
+    return (
+      <rect
+        key={key}
+        x={s.x(hub.x - wide)}
+        y={y}
+        width={2 * wide * s.perMm}
+        height={Math.abs(to - from) * s.perMm}
+        {...line}
+        fill={colour}
+      />
+    );
+  };
+  const perchTop = radius + stack.perch;
+  const blockTop = perchTop + stack.block;
+  const packTop = blockTop + stack.main + stack.below;
+  const at = s.at(hub);
+  const legs = [-half, half].map(
+    (dx) =>
+      `M${s.x(hub.x + dx)} ${s.y(hub.y - up * (radius + 18))}L${s.x(hub.x + dx)} ${s.y(hub.y + up * (packTop + 16))}`,
+  );
+  return (
+    <g>
+      {stack.perch > 0 ? box('perch', radius * 0.8, perchTop, Math.min(half, 55), fill) : null}
+      {stack.block > 0 ? box('block', perchTop, blockTop, half, fill === 'none' ? fill : 'var(--steel)') : null}
+      {seatLength > 0 ? <path d={legs.join('')} {...line} fill="none" strokeWidth={line.strokeWidth + 1} /> : null}
+      <circle {...at} r={radius * s.perMm} {...line} fill={fill} {...name('hub')} />
+      <path d={`M${at.cx - 6} ${at.cy}H${at.cx + 6}M${at.cx} ${at.cy - 6}V${at.cy + 6}`} stroke={line.stroke} />
+    </g>
+  );
+}

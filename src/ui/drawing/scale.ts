@@ -1,0 +1,43 @@
+import { type Point } from '@/core/height/elevation';
+
+/** The one drawing scale: millimetres to pixels, the same in x and y, y up. */
+export interface Scale {
+  /** Pixels per millimetre. */
+  perMm: number;
+  width: number;
+  height: number;
+  x: (mm: number) => number;
+  y: (mm: number) => number;
+  at: (p: Point) => { cx: number; cy: number };
+}
+
+export interface Extent {
+  left: number;
+  right: number;
+  top: number;
+  bottom: number;
+}
+
+/** Fits an extent into a width; the height follows. */
+export function fit(extent: Extent, width: number): Scale {
+  const perMm = width / (extent.right - extent.left);
+  const x = (mm: number) => (mm - extent.left) * perMm;
+  const y = (mm: number) => (extent.top - mm) * perMm;
+  const height = (extent.top - extent.bottom) * perMm;
+  return { perMm, width, height, x, y, at: (p) => ({ cx: x(p.x), cy: y(p.y) }) };
+}
+
+const BARS = {
+  in: [2, 4, 6, 8, 12, 24].map((n) => ({ mm: n * 25.4, text: `${n} in` })),
+  mm: [50, 100, 200, 250, 500].map((n) => ({ mm: n, text: `${n} mm` })),
+};
+
+/** A round length for the scale bar, about a fifth of the drawing. */
+export function barLength(extentMm: number, unit: 'mm' | 'in'): { mm: number; text: string } {
+  const steps = BARS[unit];
+  return steps.findLast((s) => s.mm <= extentMm / 5) ?? steps[0]!;
+}
+
+/** A polyline through points. */
+export const pathOf = (points: readonly Point[], s: Scale): string =>
+  points.map((p, i) => `${i === 0 ? 'M' : 'L'}${s.x(p.x).toFixed(2)} ${s.y(p.y).toFixed(2)}`).join('');

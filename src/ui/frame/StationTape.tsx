@@ -1,0 +1,50 @@
+import Link from 'next/link';
+import { STATIONS, type StationId, type StationState } from '@/contracts/stations';
+
+const MARK: Record<StationState, string> = {
+  untouched: '○ untouched',
+  open: '◐ open',
+  done: '● done',
+  flagged: '▲ look',
+};
+
+interface Props {
+  jobId?: string;
+  states?: Record<StationId, StationState>;
+  current?: StationId;
+}
+
+/** The measuring tape at the edge of every screen: the stations of this job, or just the way to the Board. */
+export function StationTape({ jobId, states, current }: Props) {
+  return (
+    <nav className="tape" aria-label={jobId ? 'Stations of this job' : 'Gravelwort'}>
+      <Link className="mark" href="/">
+        GRAVELWORT
+      </Link>
+      <ol>
+        <li>
+          <Link href="/" aria-current={jobId || current ? undefined : 'page'} prefetch={false}>
+            <span className="name">Board</span>
+            <span className="state">all jobs</span>
+          </Link>
+        </li>
+        {jobId && states
+          ? STATIONS.map((station) => (
+              <li key={station.id}>
+                <Link
+                  href={`/jobs/${jobId}/${station.id}`}
+                  aria-current={current === station.id ? 'page' : undefined}
+                  prefetch={false}
+                >
+                  <span className="name">{station.name}</span>
+                  <span className="state">
+                    {station.number} {MARK[states[station.id]]}
+                  </span>
+                </Link>
+              </li>
+            ))
+          : null}
+      </ol>
+    </nav>
+  );
+}

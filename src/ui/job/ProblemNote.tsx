@@ -1,0 +1,18 @@
+import { ApiProblem } from './api';
+
+/** A refusal or failure in words, where it happened. */
+export function ProblemNote({ problem }: { problem: unknown }) {
+  if (!problem) return null;
+  const text = problem instanceof Error ? problem.message : String(problem);
+  const reload = problem instanceof ApiProblem && ['core-version', 'conflict'].includes(problem.problem.code);
+  return (
+    <div className="note" role="alert">
+      <p>▲ {text}</p>
+      {reload ? (
+        <button type="button" className="act quiet" onClick={() => window.location.reload()}>
+          Reload this page
+        </button>
+      ) : null}
+    </div>
+  );
+}

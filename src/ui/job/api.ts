@@ -1,0 +1,36 @@
+import { conflictSchema, problemSchema, type Conflict, type Problem } from '@/contracts/problem';
+
+/** A problem the server named. */
+export class ApiProblem extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.message);
+    this.name = 'ApiProblem';
+  }
+
+  /** Set when somebody else was faster. */
+  get conflict(): Conflict | undefined {
+    if (this.problem.code !== 'conflict') return undefined;
+    return conflictSchema.safeParse(this.problem.detail).data;
+  }
+}
+
+/** Calls a route; every failure becomes an ApiProblem with words a person can act on. */
+export async function call<T>(path: string, method: 'GET' | 'POST' | 'PATCH' | 'PUT', body?: unknown): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method,
+      headers: { 'Content-Type': 'application/json' },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new ApiProblem({
+      code: 'offline',
+      message: 'The server does not answer. What you typed is kept here; try again when it is back.',
+    });
+  }
+  const json: unknown = await response.json().catch(() => null);
+  if (response.ok) return json as T;
+  const problem = problemSchema.safeParse(json);
+  throw new ApiProblem(problem.data ?? { code: 'server', message: `The server answered ${response.status}.` });
+}

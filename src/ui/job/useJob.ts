@@ -1,0 +1,64 @@
+'use client';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { readingKey, type JobView, type NewReading, type ReadingRow } from '@/contracts/job';
+import { type Conflict } from '@/contracts/problem';
+import { call } from './api';
+
+type Place = Pick<NewReading, 'point' | 'side' | 'leafId' | 'stateId' | 'phase'>;
+
+export interface JobHandle {
+  view: JobView;
+  /** Sends a change of this job and shows what the server now holds. */
+  send: (path: string, method: 'POST' | 'PATCH' | 'PUT', body: unknown) => Promise<JobView>;
+  /** The current reading of a field. */
+  at: (place: Place) => ReadingRow | undefined;
+  /** Appends a reading begun on the saved reading `base`; a newer one there is a conflict. */
+  saveReading: (
+    reading: Omit<NewReading, 'id' | 'supersedes'>,
+    base: Conflict['version'] | null,
+    path?: string,
+  ) => Promise<void>;
+}
+
+/** Ids of readings under way: a retry after a lost answer sends the same id, so it never doubles a reading. */
+const underWay = new Map<string, string>();
+/** One change after the other, so that a late answer never shows an older state of the job. */
+let line: Promise<unknown> = Promise.resolve();
+
+/** One job in the query cache; the page brings the first copy. */
+export function useJob(first: JobView): JobHandle {
+  const client = useQueryClient();
+  const id = first.job.id;
+  const { data: view } = useQuery({
+    queryKey: ['job', id],
+    queryFn: () => call<JobView>(`/api/jobs/${id}`, 'GET'),
+    initialData: first,
+  });
+  // A page brings the newest copy; it replaces what an earlier page left in the cache.
+  useEffect(() => {
+    client.setQueryData(['job', first.job.id], first);
+  }, [client, first]);
+
+  const send: JobHandle['send'] = (path, method, body) => {
+    const sent = line.then(() => call<JobView>(`/api/jobs/${id}${path}`, method, body));
+    line = sent.catch(() => undefined);
+    return sent.then((next) => {
+      client.setQueryData(['job', id], next);
+      return next;
+    });
+  };
+  return {
+    view,
+    send,
+    at: (place) => view.readings.find((r) => readingKey(r) === readingKey(place)),
+    saveReading: async (reading, base, path = '/readings') => {
+      const supersedes = typeof base === 'string' ? base : null;
+      const attempt = `${id}|${readingKey(reading)}|${reading.typed}|${reading.rolled}|${supersedes}`;
+      const readingId = underWay.get(attempt) ?? crypto.randomUUID();
+      underWay.set(attempt, readingId);
+      await send(path, 'POST', { ...reading, id: readingId, supersedes });
+      underWay.delete(attempt);
+    },
+  };
+}

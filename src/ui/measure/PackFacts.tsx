@@ -1,0 +1,77 @@
+'use client';
+import { type PackEdit } from '@/contracts/job';
+import { EYE_FORMS } from '@/core/measure/points';
+import { Chips } from '../controls/Chips';
+import { ProblemNote } from '../job/ProblemNote';
+import { type JobHandle } from '../job/useJob';
+import { useSend } from '../job/useSend';
+
+const EYE_NAMES = {
+  upturned: 'eye above the leaf',
+  berlin: 'eye centred on it',
+  downturned: 'eye below it',
+} as const satisfies Record<(typeof EYE_FORMS)[number], string>;
+
+/** Facts of the pack that are seen, not measured. Each chip saves at once. */
+export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eyes' | 'seat' }) {
+  const { pack, leaves } = job.view;
+  const { busy, problem, run } = useSend();
+  const save = (change: Partial<PackEdit>) =>
+    void run(() => {
+      const { version, eyeForm, seatShape, rusty } = pack;
+      return job.send('/pack', 'PUT', { version, eyeForm, seatShape, rusty, leafCount: leaves.length, ...change });
+    });
+  return (
+    <>
+      <div className="facts-row" aria-busy={busy}>
+        {part === 'leaves' ? (
+          <>
+            <Chips
+              label="Leaves in the pack"
+              shown
+              options={Array.from({ length: Math.max(9, leaves.length) }, (_, k) => ({
+                id: String(k + 1),
+                name: String(k + 1),
+              }))}
+              value={String(leaves.length)}
+              onPick={(count) => save({ leafCount: Number(count) })}
+            />
+            <Chips
+              label="Leaves are"
+              shown
+              options={[
+                { id: 'clean', name: 'clean' },
+                { id: 'rusty', name: 'rusty' },
+              ]}
+              value={pack.rusty ? 'rusty' : 'clean'}
+              onPick={(id) => save({ rusty: id === 'rusty' })}
+            />
+          </>
+        ) : null}
+        {part === 'eyes' ? (
+          <Chips
+            label="Main leaf’s eyes"
+            shown
+            options={EYE_FORMS.map((id) => ({ id, name: EYE_NAMES[id] }))}
+            value={pack.eyeForm}
+            onPick={(eyeForm) => save({ eyeForm })}
+          />
+        ) : null}
+        {part === 'seat' ? (
+          <Chips
+            label="Between the U-bolts the leaves are"
+            shown
+            options={[
+              { id: 'flat', name: 'clamped flat' },
+              { id: 'concentric', name: 'left curved' },
+              { id: 'unknown', name: 'not known' },
+            ]}
+            value={pack.seatShape}
+            onPick={(seatShape) => save({ seatShape })}
+          />
+        ) : null}
+      </div>
+      <ProblemNote problem={problem} />
+    </>
+  );
+}

@@ -1,0 +1,59 @@
+'use client';
+import { decimalText, fractionSpoken, inchFraction } from '@/core/units/format';
+import { useView } from '../theme/Providers';
+
+interface Props {
+  /** Core value in mm. */
+  mm: number;
+  /** Print a plus sign too. */
+  signed?: boolean;
+  unit?: boolean;
+  className?: string;
+}
+
+/** A length as this screen shows lengths: whole mm, or inches with a small fraction and a spoken label. */
+export function Length({ mm, signed = false, unit = true, className = '' }: Props) {
+  const { lengths } = useView();
+  const plus = signed && mm > 0 ? '+' : '';
+  if (lengths === 'mm') {
+    const rounded = Math.round(mm);
+    return (
+      <span className={`figure ${className}`}>
+        {rounded === 0 ? '' : plus}
+        {decimalText(rounded, 0)}
+        {unit ? ' mm' : ''}
+      </span>
+    );
+  }
+  const f = inchFraction(mm);
+  const zero = f.whole === 0 && f.top === 0;
+  return (
+    <span className={`figure ${className}`}>
+      <span className="hidden-word">{fractionSpoken(mm)}</span>
+      <span aria-hidden="true">
+        {f.negative ? '−' : zero ? '' : plus}
+        {f.whole > 0 || zero ? f.whole : ''}
+        {f.top > 0 ? (
+          <span className="fraction">
+            {f.whole > 0 ? ' ' : ''}
+            {f.top}/{f.bottom}
+          </span>
+        ) : null}
+        {unit ? ' in' : ''}
+      </span>
+    </span>
+  );
+}
+
+/** The step in which ledgers are rounded, mm. */
+export const useLedgerStep = (): number => (useView().lengths === 'mm' ? 1 : 25.4 / 16);
+
+/** The same figure as plain text, for drawings. */
+export function useLengthText(): (mm: number) => string {
+  const { lengths } = useView();
+  return (mm) => {
+    if (lengths === 'mm') return `${decimalText(Math.round(mm), 0)} mm`;
+    const f = inchFraction(mm);
+    return `${f.negative ? '−' : ''}${f.whole > 0 || f.top === 0 ? f.whole : ''}${f.top > 0 ? `${f.whole > 0 ? ' ' : ''}${f.top}/${f.bottom}` : ''} in`;
+  };
+}

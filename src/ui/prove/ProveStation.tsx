@@ -1,0 +1,180 @@
+'use client';
+import { Checkbox } from 'antd';
+import { useState } from 'react';
+import { type JobView, type Outcome, type Person } from '@/contracts/job';
+import { SIDES, type Side } from '@/core/height/axleInput';
+import { summarise, type LedgerSummary } from '@/core/height/ledger';
+import { Chips } from '../controls/Chips';
+import { Sheet } from '../controls/Sheet';
+import { JobFrame } from '../frame/JobFrame';
+import { useJob } from '../job/useJob';
+import { Length } from '../measured/Figure';
+import { ReadingField } from '../measured/ReadingField';
+import { ResidualScale } from './ResidualScale';
+
+export function ProveStation({ first, people, person }: { first: JobView; people: readonly Person[]; person: string }) {
+  const job = useJob(first);
+  const { view } = job;
+  const [rolled, setRolled] = useState(false);
+  const wanted = view.states.find((s) => s.wanted) ?? view.states[0];
+  const [stateId, setStateId] = useState(view.outcomes[0]?.stateId ?? wanted?.id ?? '');
+  const foretold = view.build ? view.predictions.find((p) => p.id === view.build?.predictionId) : view.predictions[0];
+  const state = view.states.find((s) => s.id === stateId);
+  const summaryOf = (side: Side): LedgerSummary | null => {
+    const ledger = foretold?.ledgers.find((l) => l.side === side && l.stateId === stateId);
+    return ledger ? summarise(ledger.lines) : null;
+  };
+  return (
+    <JobFrame view={view} station="prove" people={people} person={person}>
+      <div className="sheets two">
+        <Sheet title="What the tape says now">
+          <Chips
+            label="Load state it stands in"
+            shown
+            options={view.states.map((s) => ({ id: s.id, name: s.name }))}
+            value={stateId}
+            onPick={setStateId}
+          />
+          <p>
+            <Checkbox checked={rolled} onChange={(event) => setRolled(event.target.checked)}>
+              rolled a length and bounced, on level ground, same fuel and tyre pressure as before
+            </Checkbox>
+          </p>
+          {foretold ? (
+            <div className="pair" key={stateId}>
+              {SIDES.map((side) => (
+                <ReadingField
+                  key={side}
+                  job={job}
+                  point="hubToLip"
+                  phase="after"
+                  side={side}
+                  stateId={stateId}
+                  rolled={rolled}
+                  path="/outcomes"
+                />
+              ))}
+            </div>
+          ) : (
+            <p className="look">▲ No prediction belongs to this build, so there is nothing to compare with.</p>
+          )}
+          <p className="muted small">
+            Before torque goes on bonded bushes the weight must be on the wheels. Read the heights after that, before
+            any settling drive.
+          </p>
+        </Sheet>
+        <Sheet title={`Predicted against measured, ${state?.name ?? ''}`}>
+          {SIDES.map((side) => (
+            <Comparison
+              key={side}
+              view={view}
+              side={side}
+              summary={summaryOf(side)}
+              outcome={view.outcomes.find((o) => o.side === side && o.stateId === stateId)}
+              guessed={state?.wanted ?? false}
+            />
+          ))}
+          {foretold ? (
+            <p className="muted small">
+              Prediction of {foretold.madeAt.slice(0, 10)} by {foretold.person}, core {foretold.coreVersion}, seed{' '}
+              {foretold.seed}; it was stored before the build and cannot be changed.
+            </p>
+          ) : null}
+        </Sheet>
+        <Sheet title="Look again">
+          {view.due.length === 0 ? <p className="muted">Checks are set when the first after height is in.</p> : null}
+          <ul className="stored">
+            {view.due.map((due) => (
+              <li key={due.id}>
+                {due.doneAt ? '● done: ' : '○ '}
+                {due.what}{' '}
+                <span className="muted">
+                  by <span className="figure">{due.dueOn}</span> or after{' '}
+                  <span className="figure">{due.afterKm} km</span>
+                </span>
+              </li>
+            ))}
+          </ul>
+        </Sheet>
+      </div>
+    </JobFrame>
+  );
+}
+
+interface ComparisonProps {
+  view: JobView;
+  side: Side;
+  summary: LedgerSummary | null;
+  outcome: Outcome | undefined;
+  /** Whether the guess was made for this load state. */
+  guessed: boolean;
+}
+
+/** One side: predicted, measured and guessed on one scale. */
+function Comparison({ view, side, summary, outcome, guessed }: ComparisonProps) {
+  const { guess } = view.job;
+  if (!summary || summary.before === null || summary.after === null)
+    return (
+      <p>
+        <strong>{side}</strong> <span className="muted">was not predicted as a height in this load state.</span>
+      </p>
+    );
+  const guessHeight = guess !== null && guessed ? summary.before + guess : null;
+  const residual = outcome ? outcome.measured - outcome.predicted : null;
+  return (
+    <div className="comparison" data-side={side}>
+      <h3>
+        {side}
+        {outcome ? (
+          <span className={outcome.inside ? 'new' : 'look'}>
+            {outcome.inside ? ' ● inside the band' : ' ▲ outside the band'}
+          </span>
+        ) : (
+          <span className="muted"> not measured yet</span>
+        )}
+      </h3>
+      <ResidualScale
+        before={summary.before}
+        predicted={summary.after}
+        half={summary.half}
+        measured={outcome?.measured ?? null}
+        guess={guessHeight}
+        label={`${side}: before, predicted with band${outcome ? ', measured' : ''}${guessHeight === null ? '' : ', guess'}`}
+      />
+      <dl className="facts">
+        <dt>Predicted</dt>
+        <dd>
+          <Length mm={summary.after} /> ± <Length mm={summary.half} unit={false} />
+        </dd>
+        {outcome && residual !== null ? (
+          <>
+            <dt>Measured</dt>
+            <dd>
+              <Length mm={outcome.measured} />{' '}
+              <span className="muted">
+                (<Length mm={residual} signed /> against the prediction)
+              </span>
+            </dd>
+          </>
+        ) : null}
+        <dt>Guess</dt>
+        <dd>
+          {guessHeight !== null ? (
+            <>
+              <Length mm={guessHeight} />{' '}
+              {outcome ? (
+                <span className="muted">
+                  (tape <Length mm={outcome.measured - guessHeight} signed /> against the guess)
+                </span>
+              ) : null}
+            </>
+          ) : (
+            <span className="muted">
+              {guess === null ? 'none was made' : 'made for another load state; not compared'}
+            </span>
+          )}
+        </dd>
+      </dl>
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+// Runs in the browser: latest request wins, stale work is dropped between solves.
+import { type AxleInput } from '@/core/height/axleInput';
+import { predictBands, predictCentral, type AxlePrediction, type Band } from '@/core/height/predict';
+import { CoreError } from '@/core/errors';
+import { uniformFrom } from './random';
+
+export interface PredictRequest {
+  id: number;
+  input: AxleInput;
+  seed: number;
+  /** 0 for the central answer only. */
+  samples: number;
+}
+export type PredictMessage =
+  | { id: number; stage: 'central'; prediction: AxlePrediction }
+  | { id: number; stage: 'progress'; done: number }
+  | { id: number; stage: 'bands'; bands: Record<'left' | 'right', Band[] | null> }
+  | { id: number; stage: 'refused'; field: string; reason: string };
+
+let latest = 0;
+const post = (message: PredictMessage) => self.postMessage(message);
+const breathe = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
+
+/** Runs a core generator in slices of about 10 ms; undefined when a newer request has come in. */
+async function run<Y, T>(id: number, generator: Generator<Y, T>, onYield?: (value: Y) => void): Promise<T | undefined> {
+  let since = performance.now();
+  for (;;) {
+    const step = generator.next();
+    if (step.done) return step.value;
+    if (performance.now() - since > 10) {
+      onYield?.(step.value);
+      await breathe();
+      if (latest !== id) return undefined;
+      since = performance.now();
+    }
+  }
+}
+
+self.onmessage = async ({ data }: MessageEvent<PredictRequest>) => {
+  const { id, input, seed, samples } = data;
+  latest = id;
+  try {
+    const prediction = await run(id, predictCentral(input));
+    if (!prediction) return;
+    post({ id, stage: 'central', prediction });
+    if (samples === 0) return;
+    const bands = await run(id, predictBands(input, prediction, uniformFrom(seed), samples), (done) =>
+      post({ id, stage: 'progress', done }),
+    );
+    if (bands) post({ id, stage: 'bands', bands });
+  } catch (error) {
+    const core = error instanceof CoreError ? error : undefined;
+    post({
+      id,
+      stage: 'refused',
+      field: core?.field ?? '',
+      reason: error instanceof Error ? error.message : String(error),
+    });
+  }
+};

@@ -150,7 +150,7 @@ const trailer: DemoJob = {
     },
     { kind: 'shackle', length: 128, lengthTyped: '128' },
   ],
-  truth: { spread: 0.8, camberShort: 46, seed: 7 },
+  truth: { spread: 0.8, camberShort: 72, seed: 7 },
 };
 
 const rescue: DemoJob = {

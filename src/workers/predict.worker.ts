@@ -40,7 +40,7 @@ self.onmessage = async ({ data }: MessageEvent<PredictRequest>) => {
   const { id, input, seed, samples } = data;
   latest = id;
   try {
-    const prediction = await run(id, predictCentral(input));
+    const prediction = await run(id, predictCentral(input, samples > 0));
     if (!prediction) return;
     post({ id, stage: 'central', prediction });
     if (samples === 0) return;

@@ -1,7 +1,7 @@
 import { CoreError } from '../errors';
 import { calibrateNested, type Calibrated } from '../leafpack/calibrate';
 import { curvatureFromCamber, packThickness, placeByLength, type Clamp, type Leaf, type Pack } from '../leafpack/pack';
-import { PackSolver } from '../leafpack/solve';
+import { EXACT, PackSolver } from '../leafpack/solve';
 import {
   installedRate,
   pivotFromAngle,
@@ -58,6 +58,7 @@ export class SideModel {
     private readonly input: DrawnInput,
     side: Side,
     like?: SideModel,
+    private readonly settled: number = EXACT,
   ) {
     this.changed = like?.changed;
     const spring = input.sides[side].spring;
@@ -78,7 +79,8 @@ export class SideModel {
       spring.archTop + main.thickness / 2,
       spring.load,
       input.shackle.angle,
-      like?.calibrated?.solver,
+      like?.calibrated,
+      settled,
     );
     this.pivot = pivotFromAngle(this.calibrated.shape.eyeDistance, input.shackle.length, input.shackle.angle);
   }
@@ -138,7 +140,7 @@ export class SideModel {
     const pack = this.packAfter(changes);
     if (!pack || !this.calibrated || !this.pivot) return { rise: aboveHub, aboveHub, stack };
     const touched = changes.some((c) => c.kind === 'addLeaf');
-    if (touched) this.changed = new PackSolver(pack, this.changed);
+    if (touched) this.changed = new PackSolver(pack, this.changed, this.settled);
     const solver = touched ? this.changed! : this.calibrated.solver;
     const shackle = changes.findLast((c) => c.kind === 'shackle');
     const linkage = shackle ? { ...this.pivot, length: shackle.length } : this.pivot;

@@ -3,7 +3,7 @@ import { centreBoltLength } from '../fastener/centreBolt';
 import { uboltAfter, type UboltVerdict } from '../fastener/ubolt';
 import { handbookEstimate } from '../leafpack/handbook';
 import { clampHalf, packThickness } from '../leafpack/pack';
-import { type PackSolver } from '../leafpack/solve';
+import { ROUGH, type PackSolver } from '../leafpack/solve';
 import { GRAVITY } from '../material/steel';
 import { CORE_VERSION } from '../version';
 import { draw, estimatesOf, type AxleInput, type Side, SIDES } from './axleInput';
@@ -162,9 +162,10 @@ const stepping = 10;
 /**
  * First answer: every ledger line solved, first-order bands and ranked contributions, figures and drawings.
  * A generator that yields between solves so that a worker can drop stale work.
+ * @param ranked false leaves out bands and ranking, for drawings and for a Monte Carlo of its own
  * @throws CoreError naming the input when readings contradict one another or no equilibrium exists
  */
-export function* predictCentral(input: AxleInput): Generator<void, AxlePrediction> {
+export function* predictCentral(input: AxleInput, ranked = true): Generator<void, AxlePrediction> {
   const drawn = draw(input, central);
   const sides: Record<Side, SidePrediction | null> = { left: null, right: null };
   for (const side of SIDES) {
@@ -172,7 +173,7 @@ export function* predictCentral(input: AxleInput): Generator<void, AxlePredictio
     const needsSpring = input.changes.some((c) => c.kind !== 'block');
     if (!known.spring && needsSpring) continue;
     if (!known.spring && !known.height && side === 'right') continue;
-    sides[side] = yield* predictSide(input, drawn, side);
+    sides[side] = yield* predictSide(input, drawn, side, ranked);
   }
   const growth = clampGrowth(drawn);
   const leaves = [...(drawn.pack?.leaves ?? []), ...drawn.changes.filter((c) => c.kind === 'addLeaf')];
@@ -189,7 +190,12 @@ export function* predictCentral(input: AxleInput): Generator<void, AxlePredictio
   };
 }
 
-function* predictSide(input: AxleInput, drawn: DrawnInput, side: Side): Generator<void, SidePrediction> {
+function* predictSide(
+  input: AxleInput,
+  drawn: DrawnInput,
+  side: Side,
+  ranked: boolean,
+): Generator<void, SidePrediction> {
   const states = statesFor(input, side);
   const extras = states.map((state) => extraLoad(state.extraMass));
   const model = new SideModel(drawn, side);
@@ -211,12 +217,12 @@ function* predictSide(input: AxleInput, drawn: DrawnInput, side: Side): Generato
     });
     yield;
   };
-  for (const { path, estimate } of estimatesOf(input)) {
+  for (const { path, estimate } of ranked ? estimatesOf(input) : []) {
     if (estimate.half90 === 0 || path === 'tyreRate' || path.startsWith(`sides.${other}`)) continue;
     const variant = draw(input, (e, p) => (p === path ? e.value + e.half90 : e.value));
     yield* moved(path, estimate.origin, variant, 1);
   }
-  if (input.pack?.seatShape === 'unknown' && input.sides[side].spring) {
+  if (ranked && input.pack?.seatShape === 'unknown' && input.sides[side].spring) {
     const variant = { ...drawn, pack: { ...drawn.pack!, seatShape: 'concentric' as const } };
     yield* moved('pack.seatShape', 'assumed', variant, 1);
   }
@@ -345,7 +351,7 @@ export function* predictBands(
     const extras = statesFor(input, side).map((state) => extraLoad(state.extraMass));
     const totals: number[][] = states.map(() => []);
     let failed = 0;
-    let like = new SideModel(draw(input, central), side);
+    let like = new SideModel(draw(input, central), side, undefined, ROUGH);
     for (let k = 0; k < samples; k++) {
       if (k % stepping === 0) yield (n + k / samples) / present.length;
       try {
@@ -388,7 +394,7 @@ function sample(
     return value;
   });
   if (drawn.pack?.seatShape === 'unknown') drawn.pack.seatShape = uniform() < 0.5 ? 'flat' : 'concentric';
-  const model = new SideModel(drawn, side, like);
+  const model = new SideModel(drawn, side, like, ROUGH);
   const base = model.state([], 0).rise;
   const outcome = states.map((state, k) => {
     const share = frictionShare(input) * rubbing;

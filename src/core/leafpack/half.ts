@@ -86,6 +86,8 @@ export class HalfPack {
   private readonly eyeOffset: number;
   /** Deflection of the main leaf at each candidate per newton at its end, mm/N. */
   private readonly perEndForce: Float64Array;
+  /** Kept between solves: memory is what a Monte Carlo would otherwise spend its time on. */
+  private readonly scratch: Record<'extra' | 'drop' | 'shearStep' | 'moment' | 'gaps', Float64Array>;
   /** Curvature inside the clamp, 1/mm. */
   private held = 0;
   /** Distance of the facing surfaces with every leaf at its free shape, mm. */
@@ -105,6 +107,14 @@ export class HalfPack {
     this.candidates = this.findCandidates(stations);
     this.solver = new ContactSolver(this.compliance(), like?.solver);
     this.grid = this.mainGrid(stations);
+    const line = () => new Float64Array(this.grid.length);
+    this.scratch = {
+      extra: line(),
+      drop: line(),
+      shearStep: line(),
+      moment: line(),
+      gaps: new Float64Array(this.candidates.length),
+    };
     const main = this.leaves[0]!;
     this.perEndForce = Float64Array.from(this.candidates, (c) =>
       c.upper === 0 ? deflection(main.stiffness, c.u, main.reach) : 0,
@@ -195,7 +205,8 @@ export class HalfPack {
 
   /** Moment on the main leaf beyond what its end force gives with the arc as lever arm. */
   private leverCorrection(force: EndForce, from: HalfState | undefined): Float64Array {
-    const extra = new Float64Array(this.grid.length);
+    const { extra } = this.scratch;
+    extra.fill(0);
     if (from?.owner !== this) return extra;
     const reach = this.leaves[0]!.reach;
     const skip = from.main.s.length - this.grid.length;
@@ -209,8 +220,9 @@ export class HalfPack {
 
   /** Deflection of the main leaf along the grid from a moment field on it (flattening positive), mm. */
   private mainDeflection(moment: Float64Array): Float64Array {
+    const { drop } = this.scratch;
     const ei = this.leaves[0]!.stiffness;
-    const drop = new Float64Array(this.grid.length);
+    drop[0] = 0;
     let slope = 0;
     for (let k = 1; k < this.grid.length; k++) {
       const h = this.grid[k]! - this.grid[k - 1]!;
@@ -229,12 +241,12 @@ export class HalfPack {
   solve(force: EndForce, last?: HalfState): HalfState {
     const extra = this.leverCorrection(force, last);
     const bowed = this.mainDeflection(extra);
-    const g0 = new Float64Array(this.freeGaps.length);
+    const { gaps: g0 } = this.scratch;
     for (let i = 0; i < g0.length; i++) {
       const c = this.candidates[i]!;
       g0[i] = this.freeGaps[i]! - force.down * this.perEndForce[i]! - (c.upper === 0 ? bowed[c.at]! : 0);
     }
-    const forces = this.candidates.length > 0 ? this.solver.solve(g0) : new Float64Array(0);
+    const forces = this.candidates.length > 0 ? this.solver.solve(g0).slice() : g0.slice();
     return this.stateFrom(force, forces, extra);
   }
 
@@ -242,10 +254,8 @@ export class HalfPack {
     const main = this.leaves[0]!;
     const moment = this.contactMoments(0, forces);
     for (let k = 0; k < moment.length; k++) moment[k]! += force.down * (main.reach - this.grid[k]!) + extra[k]!;
-    const curve = this.curve(
-      this.grid,
-      moment.map((m) => main.curvature - m / main.stiffness),
-    );
+    for (let k = 0; k < moment.length; k++) moment[k] = main.curvature - moment[k]! / main.stiffness;
+    const curve = this.curve(this.grid, moment);
     const last = curve.s.length - 1;
     const slope = curve.slope[last]!;
     return {
@@ -268,16 +278,20 @@ export class HalfPack {
     });
   }
 
-  /** Flattening moment along a leaf from its contacts: the leaf below pushes it up, the one above pushes it down. */
+  /**
+   * Flattening moment along a leaf from its contacts: the leaf below pushes it up, the one above pushes it down.
+   * The array is this half's own and changes with the next call.
+   */
   private contactMoments(leaf: number, forces: Float64Array): Float64Array {
-    const shearStep = new Float64Array(this.grid.length);
+    const { shearStep, moment } = this.scratch;
+    shearStep.fill(0);
     for (let i = 0; i < this.candidates.length; i++) {
       const c = this.candidates[i]!;
       if (c.upper === leaf) shearStep[c.at]! -= forces[i]!;
       else if (c.lower === leaf) shearStep[c.at]! += forces[i]!;
     }
-    const moment = new Float64Array(this.grid.length);
     let shear = 0;
+    moment[moment.length - 1] = 0;
     for (let k = this.grid.length - 1; k > 0; k--) {
       shear += shearStep[k]!;
       moment[k - 1] = moment[k]! + shear * (this.grid[k]! - this.grid[k - 1]!);

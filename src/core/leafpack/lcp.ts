@@ -24,8 +24,8 @@ function factor(a: Dense, pick: Int32Array): Float64Array {
   return l;
 }
 
-function backSolve(l: Float64Array, n: number, rhs: Float64Array): Float64Array {
-  const x = rhs.slice();
+/** Solves in place. */
+function backSolve(l: Float64Array, n: number, x: Float64Array): void {
   for (let i = 0; i < n; i++) {
     let sum = x[i]!;
     for (let k = 0; k < i; k++) sum -= l[i * n + k]! * x[k]!;
@@ -36,7 +36,6 @@ function backSolve(l: Float64Array, n: number, rhs: Float64Array): Float64Array 
     for (let k = i + 1; k < n; k++) sum -= l[k * n + i]! * x[k]!;
     x[i] = sum / l[i * n + i]!;
   }
-  return x;
 }
 
 /**
@@ -49,6 +48,10 @@ export class ContactSolver {
   private pick = new Int32Array(0);
   private readonly order: Int32Array;
   private l: Float64Array | undefined;
+  /** Kept between calls: thousands of small solves a second would otherwise spend their time on memory. */
+  private readonly part: Float64Array;
+  private readonly full: Float64Array;
+  private readonly load: Float64Array;
 
   /** @param like a solver of a similar problem, whose contact set is the first guess when the sizes agree */
   constructor(
@@ -57,9 +60,15 @@ export class ContactSolver {
   ) {
     this.active = like?.active.length === a.size ? [...like.active] : new Array<boolean>(a.size).fill(false);
     this.order = new Int32Array(a.size);
+    this.part = new Float64Array(a.size);
+    this.full = new Float64Array(a.size);
+    this.load = new Float64Array(a.size);
   }
 
-  /** Forces that answer `load` (one value per point) on the current contact set, nothing else changed. */
+  /**
+   * Forces that answer `load` (one value per point) on the current contact set, nothing else changed.
+   * The array is the solver's own and changes with the next call.
+   */
   solveActive(load: Float64Array): Float64Array {
     if (!this.l) {
       let count = 0;
@@ -67,20 +76,20 @@ export class ContactSolver {
       this.pick = this.order.slice(0, count);
       this.l = factor(this.a, this.pick);
     }
+    const { part, full } = this;
     const n = this.pick.length;
-    const b = new Float64Array(n);
-    for (let k = 0; k < n; k++) b[k] = load[this.pick[k]!]!;
-    const part = backSolve(this.l, n, b);
-    const full = new Float64Array(this.a.size);
+    for (let k = 0; k < n; k++) part[k] = load[this.pick[k]!]!;
+    backSolve(this.l, n, part);
+    full.fill(0);
     for (let k = 0; k < n; k++) full[this.pick[k]!] = part[k]!;
     return full;
   }
 
-  /** @param g0 gaps without contact forces, mm @returns contact forces, N */
+  /** @param g0 gaps without contact forces, mm @returns contact forces, N; the solver's own array, see `solveActive` */
   solve(g0: Float64Array): Float64Array {
     const n = this.a.size;
     const { values } = this.a;
-    const load = new Float64Array(n);
+    const { load } = this;
     let scale = 1e-6;
     for (let i = 0; i < n; i++) {
       load[i] = -g0[i]!;

@@ -27,7 +27,9 @@ export interface PackShape {
 }
 
 /** Movement of the eyes between passes that counts as none, mm. */
-const SETTLED = 1e-6;
+export const EXACT = 1e-6;
+/** The same for one of many random variants, where a micrometre is nothing. */
+export const ROUGH = 1e-3;
 const PASSES = 80;
 
 /** Arch, eye distance, arms and seat tilt of two solved halves. */
@@ -65,11 +67,13 @@ export class PackSolver {
 
   /**
    * @param like a similar solved pack: its contact sets are the first guess (speed only, never the answer)
+   * @param settled movement of the eyes between passes that counts as none, mm
    * @throws CoreError `bad-input` when the pack cannot exist
    */
   constructor(
     private current: Pack,
     like?: PackSolver,
+    readonly settled: number = EXACT,
   ) {
     checkPack(current);
     this.front = new HalfPack(current, 'front', like?.front);
@@ -111,7 +115,7 @@ export class PackSolver {
       );
       shape = next;
       if (!Number.isFinite(moved) || next.eyeDistance < 40) break;
-      if (moved < SETTLED) return next;
+      if (moved < this.settled) return next;
     }
     throw new CoreError('no-equilibrium', 'load', `no equilibrium found in ${PASSES} passes`);
   }

@@ -2,7 +2,7 @@ import { type AxleInput, type Change, type PackInput, type Side, type SpringInpu
 import { type Estimate } from '../height/estimate';
 import { springLoads } from '../height/load';
 import { GRAVITY } from '../material/steel';
-import { ASSUMED, AXLE_CLASSES, eyeOffset, POINTS, type PointId, type Point } from './points';
+import { ASSUMED, AXLE_CLASSES, eyeOffset, POINT_IDS, POINTS, type PointId, type Point } from './points';
 import { extraAxleMass, readingAt, type Lookup, type PlannedChange, type Sheet } from './sheet';
 
 /** A point still to be read, named so that a screen can link to its field. */
@@ -49,6 +49,8 @@ export function assemble(sheet: Sheet): Assembled {
   const heights = SIDES.map((side) => find({ point: 'hubToLip', side }));
   const exposed = read({ point: 'uboltExposed' });
   const pitch = read({ point: 'uboltPitch' });
+  const order = (m: Missing) => POINT_IDS.indexOf(m.point);
+  missing.sort((p, q) => order(p) - order(q));
   return {
     missing,
     input: {

@@ -84,12 +84,71 @@ export function NewJobStation({ axles, people, person }: Props) {
       people={people}
       person={person}
     >
-      <div className="sheets two">
-        <Sheet title="Complaint and goal">
-          <div className="grid-fields">
-            <GoalFields goal={draft.goal} draft="new-job" onChange={(goal) => set({ goal })} />
-          </div>
-        </Sheet>
+      <div className="sheets form-columns">
+        <div className="sheets">
+          <Sheet title="Complaint and goal">
+            <div className="grid-fields">
+              <GoalFields goal={draft.goal} draft="new-job" onChange={(goal) => set({ goal })} />
+            </div>
+          </Sheet>
+          <Sheet
+            title="The load it usually carries"
+            aside={<span className="muted">optional: a second load state</span>}
+          >
+            <div className="grid-fields">
+              <div className="field">
+                <label htmlFor="load-name">What is aboard</label>
+                <Input
+                  id="load-name"
+                  value={draft.loadName}
+                  maxLength={80}
+                  onChange={(e) => set({ loadName: e.target.value })}
+                />
+              </div>
+              <TypedField
+                label="Its mass"
+                rule={ASK_RULES.mass}
+                value={draft.loadMass}
+                draft="new-job|mass"
+                onChange={(loadMass) => set({ loadMass })}
+              />
+              <TypedField
+                label="Behind the front axle"
+                rule={ASK_RULES.station}
+                value={draft.loadStation}
+                draft="new-job|station"
+                hint="where its middle sits"
+                onChange={(loadStation) => set({ loadStation })}
+              />
+              <Chips
+                label="The goal is meant"
+                shown
+                options={[
+                  { id: 'today', name: 'as it stands today' },
+                  { id: 'usual', name: 'with this load' },
+                ]}
+                value={draft.wantedIn}
+                onPick={(wantedIn) => set({ wantedIn })}
+              />
+            </div>
+          </Sheet>
+          <Sheet title="Begin">
+            <ProblemNote problem={problem} />
+            <div className="acts">
+              <button type="button" className="act" disabled={!body || busy} onClick={() => void create()}>
+                Open the job and measure
+              </button>
+              <button type="button" className="act quiet" onClick={forget}>
+                Clear the form
+              </button>
+            </div>
+            <p className="muted">
+              {body
+                ? 'Next: roll the vehicle and read the height at each wheel.'
+                : 'Needed: complaint, wanted change, tolerance, vehicle name and wheelbase; a load needs name, mass and place.'}
+            </p>
+          </Sheet>
+        </div>
         <Sheet title="Vehicle">
           <VehicleFields axles={axles} vehicle={draft.vehicle} onChange={(vehicle) => set({ vehicle })} />
           <Chips
@@ -99,60 +158,6 @@ export function NewJobStation({ axles, people, person }: Props) {
             value={String(draft.leafCount)}
             onPick={(count) => set({ leafCount: Number(count) })}
           />
-        </Sheet>
-        <Sheet title="The load it usually carries" aside={<span className="muted">optional: a second load state</span>}>
-          <div className="grid-fields">
-            <div className="field">
-              <label htmlFor="load-name">What is aboard</label>
-              <Input
-                id="load-name"
-                value={draft.loadName}
-                maxLength={80}
-                onChange={(e) => set({ loadName: e.target.value })}
-              />
-            </div>
-            <TypedField
-              label="Its mass"
-              rule={ASK_RULES.mass}
-              value={draft.loadMass}
-              draft="new-job|mass"
-              onChange={(loadMass) => set({ loadMass })}
-            />
-            <TypedField
-              label="Behind the front axle"
-              rule={ASK_RULES.station}
-              value={draft.loadStation}
-              draft="new-job|station"
-              hint="where its middle sits"
-              onChange={(loadStation) => set({ loadStation })}
-            />
-            <Chips
-              label="The goal is meant"
-              shown
-              options={[
-                { id: 'today', name: 'as it stands today' },
-                { id: 'usual', name: 'with this load' },
-              ]}
-              value={draft.wantedIn}
-              onPick={(wantedIn) => set({ wantedIn })}
-            />
-          </div>
-        </Sheet>
-        <Sheet title="Begin">
-          <ProblemNote problem={problem} />
-          <div className="acts">
-            <button type="button" className="act" disabled={!body || busy} onClick={() => void create()}>
-              Open the job and measure
-            </button>
-            <button type="button" className="act quiet" onClick={forget}>
-              Clear the form
-            </button>
-          </div>
-          <p className="muted">
-            {body
-              ? 'Next: roll the vehicle and read the height at each wheel.'
-              : 'Needed: complaint, wanted change, tolerance, vehicle name and wheelbase; a load needs name, mass and place.'}
-          </p>
         </Sheet>
       </div>
     </PageFrame>

@@ -26,7 +26,7 @@ export function TypedField({ label, rule, value, draft, hint, onChange }: Props)
       rule={rule}
       stored={value && { typed: value.typed, version: value.typed }}
       draft={draft}
-      assumed={hint}
+      hint={hint}
       onSave={(typed, reading) => onChange({ typed, value: reading.value })}
     />
   );

@@ -1,4 +1,5 @@
 'use client';
+import { Marked } from '../controls/Mark';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { type BoardRow, type Person } from '@/contracts/job';
@@ -8,7 +9,7 @@ import { PageFrame } from '../frame/PageFrame';
 import { call } from '../job/api';
 import { ProblemNote } from '../job/ProblemNote';
 import { useSend } from '../job/useSend';
-import { Length } from '../measured/Figure';
+import { Length, PlusMinus } from '../measured/Figure';
 
 interface Props {
   rows: readonly BoardRow[];
@@ -80,14 +81,13 @@ function JobLine({ row }: { row: BoardRow }) {
       <td>
         {station.name}
         {row.outcomes > 0 ? (
-          <div className={row.outside > 0 ? 'look' : 'new'}>
-            {row.outside > 0 ? '▲ outside its band' : '● inside its band'}
+          <div>
+            <Marked kind={row.outside > 0 ? 'look' : 'done'}>{row.outside > 0 ? 'outside' : 'inside'} its band</Marked>
           </div>
         ) : null}
       </td>
       <td className="number">
-        <Length mm={row.wantedChange} signed /> <span className="muted">±</span>{' '}
-        <Length mm={row.tolerance} unit={false} />
+        <Length mm={row.wantedChange} signed /> <PlusMinus mm={row.tolerance} unit={false} />
         <div className="muted">{row.wantedState}</div>
       </td>
       <td className="number">
@@ -95,8 +95,7 @@ function JobLine({ row }: { row: BoardRow }) {
           <span className="muted">not stored yet</span>
         ) : (
           <>
-            <Length mm={row.predictedChange} signed /> <span className="muted">±</span>{' '}
-            <Length mm={row.predictedHalf ?? 0} unit={false} />
+            <Length mm={row.predictedChange} signed /> <PlusMinus mm={row.predictedHalf ?? 0} unit={false} />
           </>
         )}
       </td>

@@ -1,4 +1,5 @@
 'use client';
+import { Marked } from '../controls/Mark';
 import { Input } from 'antd';
 import { useState } from 'react';
 import { type JobView, type Person } from '@/contracts/job';
@@ -58,9 +59,9 @@ function SafetyRow({ job, item }: { job: JobHandle; item: SafetyItem }) {
       <Chips
         label={name}
         options={[
-          { id: 'ok', name: '● ok' },
-          { id: 'notOk', name: '▲ not ok' },
-          { id: 'notChecked', name: '○ not checked' },
+          { id: 'ok', name: 'ok', mark: 'done' },
+          { id: 'notOk', name: 'not ok', mark: 'look' },
+          { id: 'notChecked', name: 'not checked', mark: 'untouched' },
         ]}
         value={stored?.answer ?? 'notChecked'}
         onPick={answer}
@@ -88,10 +89,14 @@ function StartSheet({ job }: { job: JobHandle }) {
           {view.build.person}, {view.build.startedAt.slice(0, 16).replace('T', ' ')} UTC.
         </p>
         {view.build.predictionId === null ? (
-          <p className="look">▲ Started without a stored prediction: nothing to prove it against.</p>
+          <p>
+            <Marked kind="look">Started without a stored prediction: nothing to prove it against.</Marked>
+          </p>
         ) : null}
         {view.build.overrideReason ? (
-          <p className="look">▲ Started without before heights: {view.build.overrideReason}</p>
+          <p>
+            <Marked kind="look">Started without before heights: {view.build.overrideReason}</Marked>
+          </p>
         ) : null}
       </Sheet>
     );
@@ -100,8 +105,10 @@ function StartSheet({ job }: { job: JobHandle }) {
     <Sheet title="Start the build">
       {missing.length > 0 ? (
         <>
-          <p className="look">
-            ▲ No before height on the {missing.join(' and ')}. Once the spring is out nobody can tell what the work did.
+          <p>
+            <Marked kind="look">
+              No before height on the {missing.join(' and ')}. Once the spring is out nobody can tell what the work did.
+            </Marked>
           </p>
           <div className="field">
             <label htmlFor="override">Reason to start without it</label>
@@ -109,10 +116,14 @@ function StartSheet({ job }: { job: JobHandle }) {
           </div>
         </>
       ) : (
-        <p className="new">● Both before heights are saved.</p>
+        <p>
+          <Marked kind="done">Both before heights are saved.</Marked>
+        </p>
       )}
       {view.predictions.length === 0 ? (
-        <p className="look">▲ No prediction is stored yet; Prove will have nothing to compare with.</p>
+        <p>
+          <Marked kind="look">No prediction is stored yet; Prove will have nothing to compare with.</Marked>
+        </p>
       ) : null}
       <ProblemNote problem={problem} />
       <div className="acts">

@@ -1,3 +1,4 @@
+import { Marked } from '../controls/Mark';
 import Link from 'next/link';
 import { type AxlePrediction } from '@/core/height/predict';
 import { planFits, type CheckRow } from '@/core/procedure/checks';
@@ -5,8 +6,7 @@ import { Sheet } from '../controls/Sheet';
 import { Length } from '../measured/Figure';
 import { CHECK_NAMES } from '../build/safetyText';
 
-const MARK = { fits: '● fits', 'does not fit': '▲ does not fit', 'not checked': '○ not checked' } as const;
-const INK = { fits: 'new', 'does not fit': 'look', 'not checked': 'muted' } as const;
+const MARK = { fits: 'done', 'does not fit': 'look', 'not checked': 'untouched' } as const;
 
 interface Props {
   jobId: string;
@@ -26,13 +26,13 @@ export function ChecksSheet({ jobId, rows, prediction, keepUbolts }: Props) {
       title="Will it go together"
       aside={
         planFits(rows) ? (
-          <span className="new">● every row fits</span>
+          <Marked kind="done">every row fits</Marked>
         ) : (
-          <span className="look">
-            ▲ not OK: {bad > 0 ? `${bad} does not fit` : ''}
+          <Marked kind="look">
+            not OK: {bad > 0 ? `${bad} does not fit` : ''}
             {bad > 0 && open > 0 ? ', ' : ''}
             {open > 0 ? `${open} not checked` : ''}
-          </span>
+          </Marked>
         )
       }
     >
@@ -51,7 +51,9 @@ export function ChecksSheet({ jobId, rows, prediction, keepUbolts }: Props) {
                 ) : null}
                 {row.verdict !== 'fits' && row.reason ? <div className="muted">{row.reason}</div> : null}
               </td>
-              <td className={`verdict ${INK[row.verdict]}`}>{MARK[row.verdict]}</td>
+              <td className="verdict">
+                <Marked kind={MARK[row.verdict]}>{row.verdict}</Marked>
+              </td>
             </tr>
           ))}
           {bolt ? (
@@ -69,7 +71,9 @@ export function ChecksSheet({ jobId, rows, prediction, keepUbolts }: Props) {
       </table>
       {keepUbolts && ubolt && (ubolt === 'new set' || ubolt.engagement === 'does not fit') ? (
         <div className="note">
-          <p>▲ The goal says to keep the U-bolts; with this plan they cannot be kept.</p>
+          <p>
+            <Marked kind="look">The goal says to keep the U-bolts; with this plan they cannot be kept.</Marked>
+          </p>
         </div>
       ) : null}
       <p className="small">

@@ -1,4 +1,5 @@
 'use client';
+import { Marked } from '../controls/Mark';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { type JobView, type Person } from '@/contracts/job';
@@ -70,7 +71,7 @@ export function ChooseStation({
           onPick={setStateId}
         />
         {view.job.noBlocks && plan.changes.some((c) => c.kind === 'block' && c.height > 0) ? (
-          <span className="look">▲ the goal says no blocks</span>
+          <Marked kind="look">the goal says no blocks</Marked>
         ) : null}
       </div>
       <div className="sheets choose-grid">
@@ -92,7 +93,9 @@ export function ChooseStation({
         <div className="sheets">
           {refused ? (
             <div className="note" role="alert">
-              <p>▲ This cannot be solved: {refused.reason}.</p>
+              <p>
+                <Marked kind="look">This cannot be solved: {refused.reason}.</Marked>
+              </p>
             </div>
           ) : null}
           {shownSide && state ? (

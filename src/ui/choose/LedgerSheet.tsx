@@ -1,10 +1,12 @@
 'use client';
 import { type JobView } from '@/contracts/job';
+import { summarise } from '@/core/height/ledger';
 import { inputLabel } from '@/core/height/axleInput';
 import { type Band, type SidePrediction, type StatePrediction } from '@/core/height/predict';
 import { Sheet } from '../controls/Sheet';
 import { LedgerTable } from '../ledger/LedgerTable';
-import { Length } from '../measured/Figure';
+import { Marked } from '../controls/Mark';
+import { Length, PlusMinus } from '../measured/Figure';
 
 interface Props {
   view: JobView;
@@ -20,7 +22,8 @@ export function LedgerSheet({ view, sideName, side, state, band, progress }: Pro
   const { job } = view;
   const wantedHere = view.states.find((s) => s.id === state.id)?.wanted ?? false;
   const half = band?.half ?? state.firstOrder;
-  const short = job.wantedChange - state.change;
+  const { change } = summarise(state.ledger);
+  const short = job.wantedChange - change;
   const met = Math.abs(short) <= job.tolerance;
   const worst = side.contributions[0];
   return (
@@ -28,21 +31,23 @@ export function LedgerSheet({ view, sideName, side, state, band, progress }: Pro
       <LedgerTable lines={state.ledger} half={half} caption={`Height ledger ${sideName} ${state.name}`} />
       <div className="under-ledger">
         <p>
-          Changes by <Length mm={state.change} signed /> here; nine in ten such jobs end within ± <Length mm={half} />.
-          {progress !== null ? <span className="muted"> Drawing the band…</span> : null}
+          The work changes it by <Length mm={change} signed />; nine in ten such jobs end within <PlusMinus mm={half} />
+          .{progress !== null ? <span className="muted"> Drawing the band…</span> : null}
         </p>
         <p>
-          Wanted <Length mm={job.wantedChange} signed /> ± <Length mm={job.tolerance} unit={false} />
+          Wanted <Length mm={job.wantedChange} signed /> <PlusMinus mm={job.tolerance} unit={false} />
           {wantedHere ? (
-            <strong className={met ? 'new' : 'look'}>
-              {met ? (
-                ' ● reached'
-              ) : (
-                <>
-                  {' '}
-                  ▲ {short > 0 ? 'short by' : 'over by'} <Length mm={Math.abs(short)} />
-                </>
-              )}
+            <strong>
+              {' '}
+              <Marked kind={met ? 'done' : 'look'}>
+                {met ? (
+                  'reached'
+                ) : (
+                  <>
+                    {short > 0 ? 'short by' : 'over by'} <Length mm={Math.abs(short)} />
+                  </>
+                )}
+              </Marked>
             </strong>
           ) : (
             <span className="muted"> in “{view.states.find((s) => s.wanted)?.name}”</span>
@@ -65,7 +70,7 @@ export function LedgerSheet({ view, sideName, side, state, band, progress }: Pro
         </p>
         {worst && worst.effect >= 0.5 ? (
           <p className="note">
-            <strong>{inputLabel(worst.path)}</strong> moves this most (± <Length mm={worst.effect} />
+            <strong>{inputLabel(worst.path)}</strong> moves this most (<PlusMinus mm={worst.effect} />
             {worst.origin === 'assumed' ? ', assumed' : ''}):{' '}
             {worst.origin === 'assumed' ? 'find it out' : 'measure it again'} to narrow the band.
           </p>

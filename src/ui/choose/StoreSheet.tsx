@@ -6,7 +6,7 @@ import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
-import { Length } from '../measured/Figure';
+import { Length, PlusMinus } from '../measured/Figure';
 import { type PlanHandle } from './usePlan';
 
 interface Props {
@@ -54,7 +54,7 @@ export function StoreSheet({ job, plan, ready }: Props) {
               <li key={p.id}>
                 {summary ? (
                   <>
-                    <Length mm={summary.change} signed /> ± <Length mm={summary.half} unit={false} />{' '}
+                    <Length mm={summary.change} signed /> <PlusMinus mm={summary.half} unit={false} />{' '}
                   </>
                 ) : null}
                 <span className="muted">

@@ -1,10 +1,11 @@
 'use client';
+import { Mark, type MarkKind } from './Mark';
 
 interface Props<T extends string> {
   /** Said to screen readers; shown before the chips when `shown`. */
   label: string;
   shown?: boolean;
-  options: readonly { id: T; name: string; disabled?: boolean }[];
+  options: readonly { id: T; name: string; mark?: MarkKind; disabled?: boolean }[];
   value: T | null;
   onPick: (id: T) => void;
 }
@@ -23,7 +24,7 @@ export function Chips<T extends string>({ label, shown = false, options, value, 
             disabled={option.disabled ?? false}
             onClick={() => onPick(option.id)}
           >
-            {option.name}
+            {option.mark ? <Mark kind={option.mark} /> : null} {option.name}
           </button>
         ))}
       </div>

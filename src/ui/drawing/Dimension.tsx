@@ -10,30 +10,26 @@ const INK: Record<DimensionInk, string> = {
 
 interface Props {
   s: Scale;
-  /** Where the line stands, mm. */
-  x: number;
+  /** Where the line stands, px. */
+  at: number;
   from: number;
   to: number;
   text: string;
   ink: DimensionInk;
-  /** Text on the left of the line. */
-  left?: boolean;
 }
 
-/** A vertical dimension with ticks at its own two points. */
-export function Dimension({ s, x, from, to, text, ink, left = false }: Props) {
-  const px = s.x(x);
+/** A vertical dimension with ticks at its own two points; the text stands along the line, read from the right. */
+export function Dimension({ s, at, from, to, text, ink }: Props) {
   const colour = INK[ink];
-  const width = ink === 'focus' ? 3 : 1.5;
+  const middle = s.y((from + to) / 2);
   return (
-    <g stroke={colour} strokeWidth={width}>
-      <line x1={px} x2={px} y1={s.y(from)} y2={s.y(to)} />
-      <line x1={px - 7} x2={px + 7} y1={s.y(from)} y2={s.y(from)} />
-      <line x1={px - 7} x2={px + 7} y1={s.y(to)} y2={s.y(to)} />
+    <g stroke={colour} strokeWidth={ink === 'focus' ? 3 : 1.5}>
+      <line x1={at} x2={at} y1={s.y(from)} y2={s.y(to)} />
+      <line x1={at - 7} x2={at + 7} y1={s.y(from)} y2={s.y(from)} />
+      <line x1={at - 7} x2={at + 7} y1={s.y(to)} y2={s.y(to)} />
       <text
-        x={left ? px - 10 : px + 10}
-        y={s.y((from + to) / 2) + 5}
-        textAnchor={left ? 'end' : 'start'}
+        transform={`translate(${at - 8} ${middle}) rotate(-90)`}
+        textAnchor="middle"
         stroke="none"
         style={{ fill: colour }}
         className="num"
@@ -45,8 +41,8 @@ export function Dimension({ s, x, from, to, text, ink, left = false }: Props) {
 }
 
 /** A horizontal dimension below or above the part it measures. */
-export function LevelDimension({ s, y, from, to, text, ink }: Omit<Props, 'x' | 'left'> & { y: number }) {
-  const py = s.y(y);
+export function LevelDimension({ s, at, from, to, text, ink }: Props) {
+  const py = at;
   const colour = INK[ink];
   return (
     <g stroke={colour} strokeWidth={ink === 'focus' ? 3 : 1.5}>

@@ -5,6 +5,7 @@ import { useLengthText } from '../measured/Figure';
 import { useView } from '../theme/Providers';
 import { Dimension, LevelDimension } from './Dimension';
 import { barLength, fit, type Extent, type Scale } from './scale';
+import { useWidth } from './useWidth';
 import { SpringMarks } from './SpringMarks';
 
 interface Props {
@@ -25,18 +26,21 @@ interface Props {
   focus?: PointId | null;
 }
 
-const WIDTH = 800;
+/** Room for the two heights on the left and the shackle's angle on the right. */
+const MARGIN = { left: 96, right: 64, top: 52, bottom: 44 };
+const NEW_AT = 74;
+const OLD_AT = 36;
 
 function extentOf(drawings: Elevation[], lip: number | null): Extent {
   const ys = drawings.flatMap((d) => [
-    d.hub.y - d.stack.tubeDiameter / 2 - 30,
-    d.pivot.y + 60,
+    d.hub.y - d.stack.tubeDiameter / 2 - 20,
+    d.pivot.y,
     d.seat.y - d.stack.below - 30,
     ...d.leaves.flatMap((l) => l.points.map((p) => p.y)),
   ]);
   const right = Math.max(...drawings.flatMap((d) => [d.rearEye.x, d.pivot.x]));
-  const top = Math.max(...ys, lip === null ? -Infinity : lip + 20);
-  return { left: -170, right: right + 170, top: top + 30, bottom: Math.min(...ys) - 45 };
+  const top = Math.max(...ys, lip === null ? -Infinity : lip);
+  return { left: -40, right: right + 30, top: top + 10, bottom: Math.min(...ys) };
 }
 
 const degrees = (rad: number): string => ((rad * 180) / Math.PI).toFixed(0);
@@ -49,7 +53,8 @@ export function ElevationDrawing(props: Props) {
   const shown = built ?? old;
   const lip = before === null ? null : old.hub.y + before;
   const extent = extentOf(built ? [old, built] : [old], lip);
-  const s = fit(extent, WIDTH);
+  const [box, width] = useWidth<HTMLElement>(800);
+  const s = fit(extent, width, MARGIN);
   const bar = barLength(extent.right - extent.left, lengths);
   const spoken = [
     `Side elevation, ${side}, ${stateName}.`,
@@ -57,19 +62,19 @@ export function ElevationDrawing(props: Props) {
     built && after !== null ? `After ${lengthText(after)}.` : '',
     `Shackle ${degrees(shown.shackleAngle)} degrees.`,
   ].join(' ');
-  const left = s.x(extent.left) + 20;
+  const left = 16;
   return (
-    <figure className="figure-sheet">
+    <figure className="figure-sheet" ref={box}>
       <svg
         className="drawing"
         viewBox={`0 0 ${s.width} ${s.height.toFixed(1)}`}
         role="img"
         aria-label={spoken}
         data-per-mm={s.perMm}
-        data-left={extent.left}
-        data-top={extent.top}
+        data-origin-x={s.x(0)}
+        data-origin-y={s.y(0)}
       >
-        <FrameMarks s={s} y={Math.max(old.pivot.y, shown.pivot.y, 0) + 45} left={left} />
+        <FrameMarks s={s} y={Math.max(old.pivot.y, shown.pivot.y, 0) + 28 / s.perMm} left={left} />
         {built ? <SpringMarks drawing={old} s={s} look="old" addedLeaf={null} /> : null}
         <SpringMarks
           drawing={shown}
@@ -88,11 +93,11 @@ export function ElevationDrawing(props: Props) {
             inked={focus === 'hubToLip'}
           />
         ) : null}
-        <text x={s.x(shown.pivot.x) + 16} y={s.y(shown.pivot.y) + 4} className="num">
+        <text x={s.x(shown.pivot.x) + 16} y={s.y(shown.pivot.y) + 8} className="num">
           {degrees(shown.shackleAngle)}°
         </text>
         {built ? (
-          <text x={s.x(shown.pivot.x) + 16} y={s.y(shown.pivot.y) + 22} style={{ fill: 'var(--graphite)' }}>
+          <text x={s.x(shown.pivot.x) + 16} y={s.y(shown.pivot.y) + 26} style={{ fill: 'var(--graphite)' }}>
             was {degrees(old.shackleAngle)}°
           </text>
         ) : null}
@@ -102,11 +107,11 @@ export function ElevationDrawing(props: Props) {
           <text x={bar.mm * s.perMm + 10} y="2">
             {bar.text}
           </text>
-          <text x={bar.mm * s.perMm + 84} y="2">
+          <text x={bar.mm * s.perMm + 74} y="2">
             ← front
           </text>
-          <text x={bar.mm * s.perMm + 156} y="2">
-            {side} side, {stateName}
+          <text x={bar.mm * s.perMm + 132} y="2">
+            {side}, {stateName}
           </text>
         </g>
       </svg>
@@ -155,21 +160,22 @@ interface HeightProps {
 /** Arch lip and the hub-to-lip heights, each with its own two points. */
 function HeightMarks({ s, old, built, lip, before, after, inked }: HeightProps) {
   const lengthText = useLengthText();
-  const x = -95;
   const hub = (built ?? old).hub;
+  const at = built ? OLD_AT : NEW_AT;
+  const y = s.y(lip);
   return (
     <g>
       <path
-        d={`M${s.x(x - 60)} ${s.y(lip - 22)}Q${s.x(x)} ${s.y(lip + 22)} ${s.x(x + 60)} ${s.y(lip - 22)}`}
+        d={`M${OLD_AT - 20} ${y + 9}Q${(OLD_AT + NEW_AT) / 2} ${y - 9} ${NEW_AT + 20} ${y + 9}`}
         fill="none"
         stroke="var(--ink)"
         strokeWidth="3"
       />
-      <text x={s.x(x + 66)} y={s.y(lip - 4)}>
+      <text x={NEW_AT + 26} y={y + 6}>
         arch lip
       </text>
       <line
-        x1={s.x(x - 50)}
+        x1={OLD_AT}
         x2={s.x(hub.x)}
         y1={s.y(hub.y)}
         y2={s.y(hub.y)}
@@ -177,11 +183,11 @@ function HeightMarks({ s, old, built, lip, before, after, inked }: HeightProps) 
         strokeDasharray="2 4"
       />
       {built && after !== null ? (
-        <Dimension s={s} x={x} from={hub.y} to={lip} text={lengthText(after)} ink="new" />
+        <Dimension s={s} at={NEW_AT} from={hub.y} to={lip} text={lengthText(after)} ink="new" />
       ) : null}
       <Dimension
         s={s}
-        x={built ? x - 50 : x}
+        at={at}
         from={old.hub.y}
         to={lip}
         text={built ? `was ${lengthText(before)}` : lengthText(before)}
@@ -195,14 +201,14 @@ function HeightMarks({ s, old, built, lip, before, after, inked }: HeightProps) 
 function FocusMarks({ s, drawing, focus }: { s: Scale; drawing: Elevation; focus: PointId }) {
   const { frontEye, rearEye, seat, hub, pivot, stack, seatLength } = drawing;
   const below = Math.min(seat.y - stack.below, hub.y) - stack.tubeDiameter / 2 - 8;
-  const level = (from: number, to: number, text: string, y = below) => (
-    <LevelDimension s={s} y={y} from={from} to={to} text={text} ink="focus" />
+  const level = (from: number, to: number, text: string) => (
+    <LevelDimension s={s} at={s.y(below)} from={from} to={to} text={text} ink="focus" />
   );
   const up = stack.arrangement === 'over' ? 1 : -1;
   const upright = (from: number, to: number, text: string) => (
     <Dimension
       s={s}
-      x={hub.x + seatLength / 2 + 40}
+      at={s.x(hub.x + seatLength / 2) + 34}
       from={hub.y + up * from}
       to={hub.y + up * to}
       text={text}
@@ -228,7 +234,7 @@ function FocusMarks({ s, drawing, focus }: { s: Scale; drawing: Elevation; focus
             stroke="var(--amber)"
             strokeDasharray="6 4"
           />
-          <Dimension s={s} x={seat.x} from={seat.y + stack.main / 2} to={eyeLine} text="arch" ink="focus" />
+          <Dimension s={s} at={s.x(seat.x)} from={seat.y + stack.main / 2} to={eyeLine} text="arch" ink="focus" />
         </g>
       );
     case 'eyeToPinFront':

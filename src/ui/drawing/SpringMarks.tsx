@@ -6,7 +6,7 @@ const LOOK: Record<Look, { stroke: string; dash: string | undefined; width: numb
   old: { stroke: 'var(--graphite)', dash: '7 5', width: 1.6 },
   new: { stroke: 'var(--new)', dash: undefined, width: 2 },
   now: { stroke: 'var(--ink)', dash: undefined, width: 2 },
-  assumed: { stroke: 'var(--graphite)', dash: '2 4', width: 1.8 },
+  assumed: { stroke: 'var(--graphite)', dash: '2 3', width: 1.3 },
 };
 
 interface Props {
@@ -108,7 +108,7 @@ function AxleMarks({ drawing, s, line, fill, name }: AxleProps) {
     <g>
       {stack.perch > 0 ? box('perch', radius * 0.8, perchTop, Math.min(half, 55), fill) : null}
       {stack.block > 0 ? box('block', perchTop, blockTop, half, fill === 'none' ? fill : 'var(--steel)') : null}
-      {seatLength > 0 ? <path d={legs.join('')} {...line} fill="none" strokeWidth={line.strokeWidth + 1} /> : null}
+      {seatLength > 0 ? <path d={legs.join('')} {...line} fill="none" strokeWidth={line.strokeWidth} /> : null}
       <circle {...at} r={radius * s.perMm} {...line} fill={fill} {...name('hub')} />
       <path d={`M${at.cx - 6} ${at.cy}H${at.cx + 6}M${at.cx} ${at.cy - 6}V${at.cy + 6}`} stroke={line.stroke} />
     </g>

@@ -18,12 +18,20 @@ export interface Extent {
   bottom: number;
 }
 
-/** Fits an extent into a width; the height follows. */
-export function fit(extent: Extent, width: number): Scale {
-  const perMm = width / (extent.right - extent.left);
-  const x = (mm: number) => (mm - extent.left) * perMm;
-  const y = (mm: number) => (extent.top - mm) * perMm;
-  const height = (extent.top - extent.bottom) * perMm;
+/** Room around the drawn parts for text, px. */
+export interface Margin {
+  left: number;
+  right: number;
+  top: number;
+  bottom: number;
+}
+
+/** Fits an extent between the margins of a width; the height follows. */
+export function fit(extent: Extent, width: number, margin: Margin): Scale {
+  const perMm = Math.max(0.05, (width - margin.left - margin.right) / (extent.right - extent.left));
+  const x = (mm: number) => margin.left + (mm - extent.left) * perMm;
+  const y = (mm: number) => margin.top + (extent.top - mm) * perMm;
+  const height = margin.top + margin.bottom + (extent.top - extent.bottom) * perMm;
   return { perMm, width, height, x, y, at: (p) => ({ cx: x(p.x), cy: y(p.y) }) };
 }
 

@@ -1,11 +1,12 @@
+import { Mark, type MarkKind } from '../controls/Mark';
 import Link from 'next/link';
 import { STATIONS, type StationId, type StationState } from '@/contracts/stations';
 
-const MARK: Record<StationState, string> = {
-  untouched: '○ untouched',
-  open: '◐ open',
-  done: '● done',
-  flagged: '▲ look',
+const MARK: Record<StationState, { kind: MarkKind; word: string }> = {
+  untouched: { kind: 'untouched', word: 'not yet' },
+  open: { kind: 'open', word: 'open' },
+  done: { kind: 'done', word: 'done' },
+  flagged: { kind: 'look', word: 'look' },
 };
 
 interface Props {
@@ -38,7 +39,7 @@ export function StationTape({ jobId, states, current }: Props) {
                 >
                   <span className="name">{station.name}</span>
                   <span className="state">
-                    {station.number} {MARK[states[station.id]]}
+                    {station.number} <Mark kind={MARK[states[station.id]].kind} /> {MARK[states[station.id]].word}
                   </span>
                 </Link>
               </li>

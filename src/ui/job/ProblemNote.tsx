@@ -1,3 +1,4 @@
+import { Marked } from '../controls/Mark';
 import { ApiProblem } from './api';
 
 /** A refusal or failure in words, where it happened. */
@@ -7,7 +8,9 @@ export function ProblemNote({ problem }: { problem: unknown }) {
   const reload = problem instanceof ApiProblem && ['core-version', 'conflict'].includes(problem.problem.code);
   return (
     <div className="note" role="alert">
-      <p>▲ {text}</p>
+      <p>
+        <Marked kind="look">{text}</Marked>
+      </p>
       {reload ? (
         <button type="button" className="act quiet" onClick={() => window.location.reload()}>
           Reload this page

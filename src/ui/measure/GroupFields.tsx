@@ -4,6 +4,7 @@ import { GROUPS, POINT_IDS, pointOf, type GroupId, type PointId } from '@/core/m
 import { type JobHandle } from '../job/useJob';
 import { ReadingField } from '../measured/ReadingField';
 import { assumedText } from './assumedText';
+import { lowerFirst } from './missingText';
 
 interface Props {
   job: JobHandle;
@@ -35,7 +36,7 @@ export function GroupFields({ job, group, rolled, onFocus, children }: Props) {
       {first.length === 0 ? <div className="grid-fields">{fields(rest)}</div> : null}
       {first.length > 0 && rest.length > 0 ? (
         <details className="more">
-          <summary>narrows the band: {rest.map((id) => pointOf(id).label.toLowerCase()).join(', ')}</summary>
+          <summary>narrows the band: {rest.map((id) => lowerFirst(pointOf(id).label)).join(', ')}</summary>
           <div className="grid-fields">{fields(rest)}</div>
         </details>
       ) : null}

@@ -1,4 +1,5 @@
 'use client';
+import { Marked } from '../controls/Mark';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { type JobView } from '@/contracts/job';
@@ -9,7 +10,7 @@ import { provisional } from '@/core/measure/provisional';
 import { decimalText } from '@/core/units/format';
 import { Sheet } from '../controls/Sheet';
 import { ElevationDrawing } from '../drawing/ElevationDrawing';
-import { Length } from '../measured/Figure';
+import { Length, PlusMinus } from '../measured/Figure';
 import { focusField } from '../measured/MeasuredInput';
 import { assumedParts } from '../prediction/assumedParts';
 import { usePrediction } from '../prediction/usePrediction';
@@ -59,7 +60,9 @@ export function MeasureAside({ view, assembled, focus }: Props) {
         ) : null}
         {refused ? (
           <div className="note" role="alert">
-            <p>▲ These readings do not go together: {refused.reason}.</p>
+            <p>
+              <Marked kind="look">These readings do not go together: {refused.reason}.</Marked>
+            </p>
           </div>
         ) : null}
         {focus ? (
@@ -80,7 +83,7 @@ export function MeasureAside({ view, assembled, focus }: Props) {
             </dd>
             <dt>Friction holds height</dt>
             <dd>
-              ± <Length mm={figures.frictionHeight} /> <span className="muted">until it is rolled</span>
+              <PlusMinus mm={figures.frictionHeight} /> <span className="muted">until it is rolled</span>
             </dd>
           </dl>
         ) : null}
@@ -103,17 +106,18 @@ function Answers({ view, assembled }: { view: JobView; assembled: Assembled }) {
     <Sheet title="What these readings answer">
       <ul className="answers">
         {rows.map((row) => (
-          <li key={row.name} className={row.ready ? 'new' : 'muted'}>
-            {row.ready ? '● ' : '○ '}
-            {row.name}: {row.ready ? 'can be predicted' : `needs ${row.lacks}`}
+          <li key={row.name}>
+            <Marked kind={row.ready ? 'done' : 'untouched'}>
+              {row.name}: {row.ready ? 'can be predicted' : `needs ${row.lacks}`}
+            </Marked>
           </li>
         ))}
       </ul>
       {assembled.missing.length > 0 ? (
         <>
           <p className="muted">Next:</p>
-          <ul className="links">
-            {assembled.missing.slice(0, 5).map((missing) => {
+          <ul className="links columns">
+            {assembled.missing.slice(0, 6).map((missing) => {
               const { text, anchor } = missingText(view, missing);
               return (
                 <li key={anchor}>

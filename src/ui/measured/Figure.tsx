@@ -21,7 +21,7 @@ export function Length({ mm, signed = false, unit = true, className = '' }: Prop
       <span className={`figure ${className}`}>
         {rounded === 0 ? '' : plus}
         {decimalText(rounded, 0)}
-        {unit ? ' mm' : ''}
+        {unit ? <span className="unit-text"> mm</span> : null}
       </span>
     );
   }
@@ -39,8 +39,17 @@ export function Length({ mm, signed = false, unit = true, className = '' }: Prop
             {f.top}/{f.bottom}
           </span>
         ) : null}
-        {unit ? ' in' : ''}
+        {unit ? <span className="unit-text"> in</span> : null}
       </span>
+    </span>
+  );
+}
+
+/** `± 5 mm`, never broken over a line. */
+export function PlusMinus({ mm, unit = true }: { mm: number; unit?: boolean }) {
+  return (
+    <span className="plus-minus">
+      ± <Length mm={mm} unit={unit} />
     </span>
   );
 }

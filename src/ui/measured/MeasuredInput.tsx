@@ -1,4 +1,5 @@
 'use client';
+import { Marked } from '../controls/Mark';
 import { Input } from 'antd';
 import { useId, type KeyboardEvent, type ReactNode } from 'react';
 import { echoText, quantityText } from '@/core/units/format';
@@ -15,6 +16,8 @@ interface Props {
   draft: string;
   /** What stands in until this is measured. */
   assumed?: ReactNode;
+  /** A word of help while the field is empty. */
+  hint?: ReactNode;
   /** Name by which another part of the page can send the focus here. */
   anchor?: string;
   onFocus?: () => void;
@@ -35,7 +38,7 @@ export const focusField = (anchor: string) =>
  * The one input for measured values: plain text with a live echo. Saves on Enter or blur; doubt is asked about, nonsense is
  * refused with the reason, Escape brings back what is stored.
  */
-export function MeasuredInput({ label, spoken, rule, stored, draft, assumed, anchor, onFocus, onSave }: Props) {
+export function MeasuredInput({ label, spoken, rule, stored, draft, assumed, hint, anchor, onFocus, onSave }: Props) {
   const id = useId();
   const field = useMeasuredField(rule, stored, draft, onSave);
   const { text, parsed, dirty, error, question, clash } = field;
@@ -71,9 +74,10 @@ export function MeasuredInput({ label, spoken, rule, stored, draft, assumed, anc
         </span>
       </div>
       <div className="echo" id={`${id}-echo`} aria-live="polite">
-        {error ? <span className="look">▲ {error}</span> : null}
+        {error ? <Marked kind="look">{error}</Marked> : null}
         {!error && parsed.kind === 'ok' ? echoText(parsed.value, parsed.unit) : null}
         {dirty && !wrong ? <span className="look"> not saved yet</span> : null}
+        {!stored && !dirty ? hint : null}
         {!stored && !dirty && assumed ? <span className="assumed">{assumed}</span> : null}
       </div>
       {question ? (

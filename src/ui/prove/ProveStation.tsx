@@ -1,4 +1,5 @@
 'use client';
+import { Marked } from '../controls/Mark';
 import { Checkbox } from 'antd';
 import { useState } from 'react';
 import { type JobView, type Outcome, type Person } from '@/contracts/job';
@@ -8,7 +9,7 @@ import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { JobFrame } from '../frame/JobFrame';
 import { useJob } from '../job/useJob';
-import { Length } from '../measured/Figure';
+import { Length, PlusMinus } from '../measured/Figure';
 import { ReadingField } from '../measured/ReadingField';
 import { ResidualScale } from './ResidualScale';
 
@@ -26,7 +27,7 @@ export function ProveStation({ first, people, person }: { first: JobView; people
   };
   return (
     <JobFrame view={view} station="prove" people={people} person={person}>
-      <div className="sheets two">
+      <div className="sheets prove-grid">
         <Sheet title="What the tape says now">
           <Chips
             label="Load state it stands in"
@@ -56,7 +57,9 @@ export function ProveStation({ first, people, person }: { first: JobView; people
               ))}
             </div>
           ) : (
-            <p className="look">▲ No prediction belongs to this build, so there is nothing to compare with.</p>
+            <p>
+              <Marked kind="look">No prediction belongs to this build, so there is nothing to compare with.</Marked>
+            </p>
           )}
           <p className="muted small">
             Before torque goes on bonded bushes the weight must be on the wheels. Read the heights after that, before
@@ -86,8 +89,10 @@ export function ProveStation({ first, people, person }: { first: JobView; people
           <ul className="stored">
             {view.due.map((due) => (
               <li key={due.id}>
-                {due.doneAt ? '● done: ' : '○ '}
-                {due.what}{' '}
+                <Marked kind={due.doneAt ? 'done' : 'untouched'}>
+                  {due.what}
+                  {due.doneAt ? ', done' : ''}
+                </Marked>{' '}
                 <span className="muted">
                   by <span className="figure">{due.dueOn}</span> or after{' '}
                   <span className="figure">{due.afterKm} km</span>
@@ -126,9 +131,7 @@ function Comparison({ view, side, summary, outcome, guessed }: ComparisonProps) 
       <h3>
         {side}
         {outcome ? (
-          <span className={outcome.inside ? 'new' : 'look'}>
-            {outcome.inside ? ' ● inside the band' : ' ▲ outside the band'}
-          </span>
+          <Marked kind={outcome.inside ? 'done' : 'look'}>{outcome.inside ? 'inside' : 'outside'} the band</Marked>
         ) : (
           <span className="muted"> not measured yet</span>
         )}
@@ -144,7 +147,7 @@ function Comparison({ view, side, summary, outcome, guessed }: ComparisonProps) 
       <dl className="facts">
         <dt>Predicted</dt>
         <dd>
-          <Length mm={summary.after} /> ± <Length mm={summary.half} unit={false} />
+          <Length mm={summary.after} /> <PlusMinus mm={summary.half} unit={false} />
         </dd>
         {outcome && residual !== null ? (
           <>

@@ -1,4 +1,5 @@
 'use client';
+import { useWidth } from '../drawing/useWidth';
 import { useLengthText } from '../measured/Figure';
 
 interface Props {
@@ -10,13 +11,13 @@ interface Props {
   label: string;
 }
 
-const WIDTH = 520;
-const HEIGHT = 96;
+const HEIGHT = 116;
 const LINE = 54;
 
 /** A piece of tape with the height before, the predicted band, the tape's reading and the guess on one scale. */
 export function ResidualScale({ before, predicted, half, measured, guess, label }: Props) {
   const text = useLengthText();
+  const [box, width] = useWidth<HTMLDivElement>(520);
   const marks = [
     before,
     predicted - half,
@@ -26,12 +27,12 @@ export function ResidualScale({ before, predicted, half, measured, guess, label 
   ];
   const low = Math.min(...marks) - 12;
   const high = Math.max(...marks) + 12;
-  const x = (mm: number) => 16 + ((mm - low) / (high - low)) * (WIDTH - 32);
+  const x = (mm: number) => 16 + ((mm - low) / (high - low)) * (width - 32);
   const ticks = Array.from(
     { length: Math.floor(high / 5) - Math.ceil(low / 5) + 1 },
     (_, k) => (Math.ceil(low / 5) + k) * 5,
   );
-  const below = (mm: number, name: string, colour: string, shape: 'diamond' | 'triangle') => (
+  const below = (mm: number, name: string, colour: string, shape: 'diamond' | 'triangle', row: number) => (
     <g>
       <path
         d={shape === 'diamond' ? `M${x(mm)} ${LINE - 9}l7 9l-7 9l-7 -9z` : `M${x(mm)} ${LINE - 8}l7 14h-14z`}
@@ -41,8 +42,8 @@ export function ResidualScale({ before, predicted, half, measured, guess, label 
       />
       <text
         x={x(mm)}
-        y={LINE + 34}
-        textAnchor={x(mm) > WIDTH - 70 ? 'end' : x(mm) < 70 ? 'start' : 'middle'}
+        y={LINE + 28 + 19 * row}
+        textAnchor={x(mm) > width - 90 ? 'end' : x(mm) < 70 ? 'start' : 'middle'}
         style={{ fill: colour }}
       >
         {name}
@@ -50,55 +51,57 @@ export function ResidualScale({ before, predicted, half, measured, guess, label 
     </g>
   );
   return (
-    <svg className="drawing" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={label}>
-      {ticks.map((mm) => (
-        <line
-          key={mm}
-          x1={x(mm)}
-          x2={x(mm)}
-          y1={LINE}
-          y2={LINE + (mm % 25 === 0 ? 10 : 5)}
-          stroke="var(--tick)"
-          strokeWidth="1"
+    <div ref={box}>
+      <svg className="drawing" viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-label={label}>
+        {ticks.map((mm) => (
+          <line
+            key={mm}
+            x1={x(mm)}
+            x2={x(mm)}
+            y1={LINE}
+            y2={LINE + (mm % 25 === 0 ? 10 : 5)}
+            stroke="var(--tick)"
+            strokeWidth="1"
+          />
+        ))}
+        <line x1="16" x2={width - 16} y1={LINE} y2={LINE} stroke="var(--ink)" />
+        <rect
+          x={x(predicted - half)}
+          y={LINE - 12}
+          width={x(predicted + half) - x(predicted - half)}
+          height="12"
+          fill="var(--new-wash)"
+          stroke="var(--new)"
         />
-      ))}
-      <line x1="16" x2={WIDTH - 16} y1={LINE} y2={LINE} stroke="var(--ink)" />
-      <rect
-        x={x(predicted - half)}
-        y={LINE - 12}
-        width={x(predicted + half) - x(predicted - half)}
-        height="12"
-        fill="var(--new-wash)"
-        stroke="var(--new)"
-      />
-      <line x1={x(predicted)} x2={x(predicted)} y1={LINE - 18} y2={LINE} stroke="var(--new)" strokeWidth="3" />
-      <text
-        x={x(predicted)}
-        y={LINE - 24}
-        textAnchor={x(predicted) > WIDTH - 110 ? 'end' : 'middle'}
-        style={{ fill: 'var(--new)' }}
-      >
-        predicted {text(predicted)}
-      </text>
-      <line
-        x1={x(before)}
-        x2={x(before)}
-        y1={LINE - 14}
-        y2={LINE}
-        stroke="var(--graphite)"
-        strokeWidth="2"
-        strokeDasharray="4 3"
-      />
-      <text
-        x={x(before)}
-        y={LINE - 24}
-        textAnchor={x(before) < 60 ? 'start' : 'middle'}
-        style={{ fill: 'var(--graphite)' }}
-      >
-        before {text(before)}
-      </text>
-      {guess === null ? null : below(guess, 'guess', 'var(--graphite)', 'triangle')}
-      {measured === null ? null : below(measured, 'tape', 'var(--ink)', 'diamond')}
-    </svg>
+        <line x1={x(predicted)} x2={x(predicted)} y1={LINE - 18} y2={LINE} stroke="var(--new)" strokeWidth="3" />
+        <text
+          x={x(predicted)}
+          y={LINE - 24}
+          textAnchor={x(predicted) > width - 110 ? 'end' : 'middle'}
+          style={{ fill: 'var(--new)' }}
+        >
+          predicted {text(predicted)}
+        </text>
+        <line
+          x1={x(before)}
+          x2={x(before)}
+          y1={LINE - 14}
+          y2={LINE}
+          stroke="var(--graphite)"
+          strokeWidth="2"
+          strokeDasharray="4 3"
+        />
+        <text
+          x={x(before)}
+          y={LINE - 24}
+          textAnchor={x(before) < 60 ? 'start' : 'middle'}
+          style={{ fill: 'var(--graphite)' }}
+        >
+          before {text(before)}
+        </text>
+        {guess === null ? null : below(guess, `guess ${text(guess)}`, 'var(--graphite)', 'triangle', 1)}
+        {measured === null ? null : below(measured, `tape ${text(measured)}`, 'var(--ink)', 'diamond', 0)}
+      </svg>
+    </div>
   );
 }

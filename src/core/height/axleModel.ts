@@ -1,6 +1,14 @@
 import { CoreError } from '../errors';
 import { calibrateNested, type Calibrated } from '../leafpack/calibrate';
-import { curvatureFromCamber, packThickness, placeByLength, type Clamp, type Leaf, type Pack } from '../leafpack/pack';
+import {
+  curvatureFromCamber,
+  packThickness,
+  placeByLength,
+  withinMain,
+  type Clamp,
+  type Leaf,
+  type Pack,
+} from '../leafpack/pack';
 import { EXACT, PackSolver } from '../leafpack/solve';
 import {
   installedRate,
@@ -69,7 +77,9 @@ export class SideModel {
     const width = input.pack.width;
     this.calibrated = calibrateNested(
       {
-        leaves: input.pack.leaves.map(({ front, rear, thickness }) => ({ front, rear, thickness, width })),
+        leaves: input.pack.leaves.map(({ front, rear, thickness }) =>
+          withinMain({ front, rear, thickness, width }, main),
+        ),
         departure: input.pack.leaves.map((leaf) => leaf.departure),
         clamp: clampOf(input),
         youngs: SPRING_STEEL_E,
@@ -99,13 +109,15 @@ export class SideModel {
     const leaves = [...pack.leaves];
     for (const change of changes) {
       if (change.kind !== 'addLeaf') continue;
-      const added: Leaf = {
+      const main = pack.leaves[0]!;
+      const leaf: Leaf = {
         front: change.front,
         rear: change.rear,
-        width: pack.leaves[0]!.width,
+        width: main.width,
         thickness: change.thickness,
         curvature: curvatureFromCamber(change.camber, change.chord),
       };
+      const added = withinMain(leaf, main);
       leaves.splice(placeByLength(leaves, added), 0, added);
     }
     return { ...pack, leaves };

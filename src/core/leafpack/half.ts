@@ -2,6 +2,8 @@ import { leafInertia } from '../material/steel';
 import { clampHalf, type Pack } from './pack';
 import { ContactSolver, type Dense } from './lcp';
 
+const { abs, cos, max, min, round, sin } = Math;
+
 /** Nodes between the clamp edge and the main leaf's end, besides the leaf tips themselves. */
 const DIVISIONS = 16;
 
@@ -60,8 +62,8 @@ interface Candidate {
 
 /** Deflection at u of a cantilever under a unit force at v; both from the clamp edge. */
 const deflection = (ei: number, u: number, v: number): number => {
-  const near = Math.min(u, v);
-  return (near * near * (3 * Math.max(u, v) - near)) / (6 * ei);
+  const near = min(u, v);
+  return (near * near * (3 * max(u, v) - near)) / (6 * ei);
 };
 /** Slope at u of the same cantilever. */
 const slopeAt = (ei: number, u: number, v: number): number =>
@@ -140,7 +142,7 @@ export class HalfPack {
     const all: number[] = [];
     let from = 0;
     for (const tip of merged) {
-      const parts = Math.max(1, Math.round(((tip - from) / reach) * DIVISIONS));
+      const parts = max(1, round(((tip - from) / reach) * DIVISIONS));
       for (let k = 1; k <= parts; k++) all.push(from + ((tip - from) * k) / parts);
       from = tip;
     }
@@ -262,8 +264,8 @@ export class HalfPack {
       owner: this,
       main: curve,
       eye: {
-        x: curve.x[last]! - this.eyeOffset * Math.sin(slope),
-        y: curve.y[last]! + this.eyeOffset * Math.cos(slope),
+        x: curve.x[last]! - this.eyeOffset * sin(slope),
+        y: curve.y[last]! + this.eyeOffset * cos(slope),
       },
       eyeSlope: slope,
       forces,
@@ -311,8 +313,8 @@ export class HalfPack {
       const a0 = slope[i - 1]!;
       const mid = a0 + (h * (3 * k0 + k1)) / 8;
       const a1 = a0 + (h * (k0 + k1)) / 2;
-      x[i] = x[i - 1]! + (h * (Math.cos(a0) + 4 * Math.cos(mid) + Math.cos(a1))) / 6;
-      y[i] = y[i - 1]! + (h * (Math.sin(a0) + 4 * Math.sin(mid) + Math.sin(a1))) / 6;
+      x[i] = x[i - 1]! + (h * (cos(a0) + 4 * cos(mid) + cos(a1))) / 6;
+      y[i] = y[i - 1]! + (h * (sin(a0) + 4 * sin(mid) + sin(a1))) / 6;
       slope[i] = a1;
       s[i] = s[i - 1]! + h;
     };
@@ -348,11 +350,11 @@ export class HalfPack {
   peakStress(force: EndForce, state: HalfState, youngs: number): number[] {
     const extra = this.leverCorrection(force, state);
     return this.leaves.map((leaf, i) => {
-      let peak = this.edge > 0 ? leaf.stiffness * Math.abs(leaf.curvature - this.held) : 0;
+      let peak = this.edge > 0 ? leaf.stiffness * abs(leaf.curvature - this.held) : 0;
       const moments = this.contactMoments(i, state.forces);
       this.grid.forEach((u, k) => {
         const moment = moments[k]! + (i === 0 ? force.down * (leaf.reach - u) + extra[k]! : 0);
-        peak = Math.max(peak, Math.abs(moment));
+        peak = max(peak, abs(moment));
       });
       return (peak * youngs * leaf.thickness) / (2 * leaf.stiffness);
     });
@@ -385,7 +387,7 @@ export class HalfPack {
         (this.leaves[c.upper]!.thickness * slopeChange(c.upper, c.u) +
           this.leaves[c.lower]!.thickness * slopeChange(c.lower, c.u)) /
         2;
-      total += normal * Math.abs(slip);
+      total += normal * abs(slip);
     });
     return total;
   }

@@ -1,5 +1,7 @@
 import { CoreError } from '../errors';
 
+const { abs, max, sqrt } = Math;
+
 /** Dense symmetric matrix, row by row. */
 export interface Dense {
   size: number;
@@ -17,7 +19,7 @@ function factor(a: Dense, pick: Int32Array): Float64Array {
       for (let k = 0; k < j; k++) sum -= l[i * n + k]! * l[j * n + k]!;
       if (i === j) {
         if (sum <= 0) throw new CoreError('no-convergence', 'contact', 'contact matrix lost positive definiteness');
-        l[i * n + i] = Math.sqrt(sum);
+        l[i * n + i] = sqrt(sum);
       } else l[i * n + j] = sum / l[j * n + j]!;
     }
   }
@@ -93,7 +95,7 @@ export class ContactSolver {
     let scale = 1e-6;
     for (let i = 0; i < n; i++) {
       load[i] = -g0[i]!;
-      scale = Math.max(scale, Math.abs(g0[i]!));
+      scale = max(scale, abs(g0[i]!));
     }
     const gapSlack = 1e-10 * scale;
     let best = n + 1;
@@ -102,7 +104,7 @@ export class ContactSolver {
       const force = this.solveActive(load);
       const { pick } = this;
       let largest = 0;
-      for (let i = 0; i < n; i++) largest = Math.max(largest, Math.abs(force[i]!));
+      for (let i = 0; i < n; i++) largest = max(largest, abs(force[i]!));
       const wrong: number[] = [];
       for (let i = 0; i < n; i++) {
         if (this.active[i]) {

@@ -74,11 +74,9 @@ export function curvatureFromCamber(camber: number, chord: number): number {
 
 /** Camber over a chord of a circular leaf of given curvature, mm. The inverse of `curvatureFromCamber`. */
 export function camberFromCurvature(curvature: number, chord: number): number {
-  if (curvature === 0) return 0;
-  const radius = 1 / curvature;
-  const inside = radius * radius - (chord * chord) / 4;
+  const inside = 1 - (curvature * curvature * chord * chord) / 4;
   if (inside < 0) throw new CoreError('bad-input', 'curvature', 'the chord is longer than the circle is wide');
-  return radius - Math.sign(radius) * Math.sqrt(inside);
+  return (curvature * chord * chord) / (4 * (1 + Math.sqrt(inside)));
 }
 
 /**
@@ -91,6 +89,21 @@ export function nestedCurvatures(mainCurvature: number, thicknesses: readonly nu
     if (i > 0) below += (thicknesses[i - 1]! + t) / 2;
     return mainCurvature / (1 + mainCurvature * below);
   });
+}
+
+/** Two tape readings of one length differ by no more than this, mm. Common practice. */
+const SAME_LENGTH = 15;
+
+/**
+ * A leaf measured as long as the main leaf may read a little longer; within the tape's doubt it is taken as equally long.
+ * A leaf truly longer is left as it is, for `checkPack` to refuse.
+ */
+export function withinMain<T extends { front: number; rear: number }>(
+  leaf: T,
+  main: { front: number; rear: number },
+): T {
+  const held = (length: number, most: number) => (length > most && length < most + SAME_LENGTH ? most : length);
+  return { ...leaf, front: held(leaf.front, main.front), rear: held(leaf.rear, main.rear) };
 }
 
 /** Clamped thickness of a pack, mm. */

@@ -46,7 +46,7 @@ export function planChecks(
     rows.push({ id: 'threads', verdict: ubolt.engagement, reason: ubolt.reason });
     rows.push({ id: 'runOut', verdict: ubolt.runOut, reason: ubolt.reason });
   } else {
-    const reason = 'Thread showing and pitch are not measured.';
+    const reason = input.ubolt ? 'Not solved yet.' : 'Thread showing and pitch are not measured.';
     rows.push({ id: 'threads', verdict: 'not checked', reason }, { id: 'runOut', verdict: 'not checked', reason });
   }
   const blocked = input.changes.some((c) => c.kind === 'block' && c.height.value > 0);

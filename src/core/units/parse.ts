@@ -36,7 +36,7 @@ interface Term {
 
 const NUMBER = String.raw`\d+(?:[.,]\d+)?|[.,]\d+`;
 const TERM = new RegExp(
-  String.raw`^(?:(\d+)(?:\s+|\s*-\s*)(\d+)\s*/\s*(\d+)|(\d+)\s*/\s*(\d+)|(${NUMBER}))\s*([a-zA-Z°"'″”′’][a-zA-Z°"'″”′’·.*/-]*(?:\s(?:lb|m)\b)?)?`,
+  String.raw`^(?:(\d+)(?:\s+|-)(\d+)\s*/\s*(\d+)|(\d+)\s*/\s*(\d+)|(${NUMBER}))(?:\s*([a-zA-Z°"'″”′’][a-zA-Z°"'″”′’·.*/-]*(?:\s(?:lb|m)\b)?))?`,
 );
 
 const refused = (reason: string): Parsed => ({ kind: 'refused', reason });
@@ -117,10 +117,10 @@ function conclude(terms: Term[], text: string, rule: FieldRule): Parsed {
   const fieldUnit = UNITS[rule.unit];
   const unit = typed === UNITS.ft ? UNITS.in : (typed ?? fieldUnit);
   const value = total(fieldUnit);
-  const option = (u: Unit) => ({ value: total(u), unit: u.id as UnitId, label: `${text} ${u.id}` });
+  const bare = typed === undefined;
+  const option = (u: Unit) => ({ value: total(u), unit: u.id as UnitId, label: bare ? `${text} ${u.id}` : text });
   const possible = (v: number) => v >= rule.min && v <= rule.max;
   const others = (rule.alternatives ?? []).map((id) => UNITS[id] as Unit).filter((u) => u.id !== unit.id);
-  const bare = typed === undefined;
 
   if (bare && !fieldUnit.fractions && terms.some((t) => t.fraction)) {
     const inches = others.filter((u) => u.fractions);
@@ -131,9 +131,11 @@ function conclude(terms: Term[], text: string, rule: FieldRule): Parsed {
   if (/\d,\d{3}(?!\d)/.test(text)) {
     const thousands = text.replace(/(\d),(\d{3})(?!\d)/g, '$1$2');
     const asThousands = parseMeasured(thousands, rule);
-    const options = [option(unit), ...(asThousands.kind === 'ok' ? [{ ...asThousands, label: thousands }] : [])]
-      .map(({ value: v, unit: u, label }) => ({ value: v, unit: u, label }))
-      .filter((o) => possible(o.value));
+    const decimal = { ...option(unit), label: text.replace(/(\d),(\d{3})(?!\d)/g, '$1.$2') };
+    const { value: grouped, unit: groupedUnit } = asThousands.kind === 'ok' ? asThousands : decimal;
+    const options = [decimal, { value: grouped, unit: groupedUnit, label: thousands }].filter(
+      (o, i) => possible(o.value) && (i === 0 || o.value !== decimal.value),
+    );
     if (options.length > 1)
       return { kind: 'ask', question: 'Is the comma a decimal point or does it part thousands?', options };
   }

@@ -2,6 +2,10 @@
 -- Everything belongs to a shop; row-level security keeps shops apart, foreign keys include the shop.
 DO $$ BEGIN
   IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = 'gravelwort_app') THEN CREATE ROLE gravelwort_app NOLOGIN; END IF;
+  -- The migrating role may act as the application when one address serves both.
+  IF NOT pg_has_role(current_user, 'gravelwort_app', 'MEMBER') THEN
+    EXECUTE format('GRANT gravelwort_app TO %I', current_user);
+  END IF;
 END $$;
 
 CREATE TABLE shop (

@@ -24,7 +24,7 @@ export function TypedField({ label, rule, value, draft, hint, onChange }: Props)
     <MeasuredInput
       label={label}
       rule={rule}
-      stored={value && { typed: value.typed, version: value.typed }}
+      stored={value && { typed: value.typed, version: value.typed, value: value.value }}
       draft={draft}
       hint={hint}
       onSave={(typed, reading) => onChange({ typed, value: reading.value })}

@@ -108,7 +108,7 @@ export function ChooseStation({
               progress={progress}
             />
           ) : (
-            <Gaps view={view} assembled={assembled} lacks={lacks} />
+            <Gaps view={view} assembled={assembled} lacks={lacks} solving={progress !== null} />
           )}
           <StoreSheet job={job} plan={plan} ready={ready && refused === null} />
           <ChecksSheet jobId={view.job.id} rows={checks} prediction={prediction} keepUbolts={view.job.keepUbolts} />
@@ -172,11 +172,20 @@ function Elevations({ view, assembled, side, shown, state }: ElevationProps) {
   );
 }
 
+interface GapsProps {
+  view: JobView;
+  assembled: Assembled;
+  lacks: readonly string[];
+  solving: boolean;
+}
+
 /** What is still to be done before a height can be foretold. */
-function Gaps({ view, assembled, lacks }: { view: JobView; assembled: Assembled; lacks: readonly string[] }) {
+function Gaps({ view, assembled, lacks, solving }: GapsProps) {
   return (
     <Sheet title="Height ledger">
-      {lacks.length === 0 ? <p className="muted">Solving…</p> : null}
+      {lacks.length === 0 ? (
+        <p className="muted">{solving ? 'Solving…' : 'No height can be foretold from this.'}</p>
+      ) : null}
       {lacks.includes('change') ? <p>Plan a change and its height appears here.</p> : null}
       {lacks.some((l) => l !== 'change') ? (
         <>

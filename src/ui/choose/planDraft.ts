@@ -34,7 +34,12 @@ export const CHANGES: Record<ChangeKind, { name: string; fields: readonly PlanFi
   block: {
     name: 'Block',
     fields: [
-      { id: 'height', label: 'Block height after the work', rule: mm(0, 300, 40), hint: '0 takes the block out' },
+      {
+        id: 'height',
+        label: 'Block height after the work',
+        rule: mm(0, 300, 40),
+        hint: '0 takes it out; under the axle a block lowers',
+      },
     ],
   },
   shackle: {

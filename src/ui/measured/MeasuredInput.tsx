@@ -75,7 +75,13 @@ export function MeasuredInput({ label, spoken, rule, stored, draft, assumed, hin
       </div>
       <div className="echo" id={`${id}-echo`} aria-live="polite">
         {error ? <Marked kind="look">{error}</Marked> : null}
-        {!error && parsed.kind === 'ok' ? echoText(parsed.value, parsed.unit) : null}
+        {error
+          ? null
+          : dirty
+            ? parsed.kind === 'ok' && echoText(parsed.value, parsed.unit)
+            : stored
+              ? echoText(stored.value, stored.unit ?? rule.unit)
+              : null}
         {dirty && !wrong ? <span className="look"> not saved yet</span> : null}
         {!stored && !dirty ? hint : null}
         {!stored && !dirty && assumed ? <span className="assumed">{assumed}</span> : null}

@@ -44,7 +44,11 @@ export function ReadingField({ job, point, side, leafId, stateId, phase = 'befor
       label={rest.label ?? (side ? name : label)}
       spoken={rest.spoken ?? name}
       rule={rule}
-      stored={reading ? { typed: reading.typed, version: reading.id, by: reading.person } : null}
+      stored={
+        reading
+          ? { typed: reading.typed, version: reading.id, value: reading.value, unit: reading.unit, by: reading.person }
+          : null
+      }
       draft={`${job.view.job.id}|${readingKey(at)}`}
       anchor={readingKey(at)}
       assumed={rest.assumed}

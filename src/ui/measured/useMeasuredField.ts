@@ -2,6 +2,7 @@
 import { useRef, useState } from 'react';
 import { type Conflict } from '@/contracts/problem';
 import { parseMeasured, type FieldRule, type Parsed, type Reading } from '@/core/units/parse';
+import { type UnitId } from '@/core/units/units';
 import { ApiProblem } from '../job/api';
 import { useKept } from './useKept';
 
@@ -12,6 +13,10 @@ export interface StoredText {
   typed: string;
   /** Which saved value this is, so that an edit begun on it cannot silently replace a newer one. */
   version: Version;
+  /** What it was read as, in core units. */
+  value: number;
+  /** Unit it was read in; the field's unless said. */
+  unit?: UnitId;
   by?: string;
 }
 
@@ -52,12 +57,12 @@ export function useMeasuredField(rule: FieldRule, stored: StoredText | null, dra
     else setEdit({ text: now, base });
   };
 
-  const save = async (reading: Reading, base: Version) => {
+  const save = async (reading: Reading, base: Version, typed = text.trim()) => {
     if (saving.current) return;
     saving.current = true;
     setQuestion(undefined);
     try {
-      await onSave(text.trim(), reading, base);
+      await onSave(typed, reading, base);
       forget();
     } catch (problem) {
       const conflict = problem instanceof ApiProblem ? problem.conflict : undefined;
@@ -92,7 +97,8 @@ export function useMeasuredField(rule: FieldRule, stored: StoredText | null, dra
     type,
     commit,
     forget,
-    answer: (reading: Reading) => void save(reading, edit?.base ?? null),
+    /** The unit or meaning chosen is written behind what was typed, so that the text stays plain to read later. */
+    answer: ({ label, ...reading }: Reading & { label: string }) => void save(reading, edit?.base ?? null, label),
     insist: () => {
       if (clash) void save(clash.reading, clash.conflict.version);
     },

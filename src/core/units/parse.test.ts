@@ -1,0 +1,101 @@
+import fc from 'fast-check';
+import { parseMeasured, type FieldRule } from './parse';
+
+const mm: FieldRule = { dimension: 'length', unit: 'mm', min: 0, max: 2000, alternatives: ['in', 'cm'] };
+const inch: FieldRule = { ...mm, unit: 'in' };
+const torque: FieldRule = { dimension: 'torque', unit: 'N·m', min: 0, max: 1e6 };
+
+const value = (text: string, rule = mm): number | string => {
+  const parsed = parseMeasured(text, rule);
+  return parsed.kind === 'ok' ? parsed.value : parsed.kind;
+};
+
+test.each([
+  // Common practice: how lengths are written in a workshop.
+  ['2-3/4 in', 69.85],
+  ['31 1/2 in', 800.1],
+  ['7/8"', 22.225],
+  ['1 5/16 in', 33.3375],
+  ['1 ft 3 1/2 in', 393.7],
+  ["5' 3", 1600.2],
+  ['2 3/4 + 1/8 in', 73.025],
+  ['3 in - 4 mm', 72.2],
+  ['79,5 mm', 79.5],
+  ['79.5', 79.5],
+  ['12 cm', 120],
+])('reads %s', (text, expected) => expect(value(text)).toBeCloseTo(expected, 9));
+
+test.each([
+  ['12-3/4', 12.75 * 25.4],
+  ['12 3/4', 12.75 * 25.4],
+  ['12 - 3/4', 11.25 * 25.4],
+])('in an inch field %s means what a hyphen says there', (text, expected) =>
+  expect(value(text, inch)).toBeCloseTo(expected, 9),
+);
+
+test('a fraction in a millimetre field is asked about, not stored', () => {
+  const parsed = parseMeasured('3 1/8', mm);
+  expect(parsed.kind).toBe('ask');
+  if (parsed.kind === 'ask') expect(parsed.options.map((o) => o.unit)).toEqual(['in', 'mm']);
+});
+
+test('a value more than three times off what is expected is asked about, with the other unit offered', () => {
+  const parsed = parseMeasured('19', { ...mm, expected: 480 });
+  expect(parsed.kind).toBe('ask');
+  if (parsed.kind === 'ask')
+    expect(parsed.options).toContainEqual(expect.objectContaining({ unit: 'in', value: 19 * 25.4 }));
+});
+
+test('an ambiguous comma is asked about', () => {
+  const parsed = parseMeasured('1,250 mm', mm);
+  expect(parsed.kind).toBe('ask');
+  if (parsed.kind === 'ask') expect(parsed.options.map((o) => o.value)).toEqual([1.25, 1250]);
+});
+
+test.each([
+  ['twelve', /cannot be read/],
+  ['12 lb', /unit of mass|not known|force/],
+  ['3/0 in', /0 below the line/],
+  ['2 5/4 in', /not less than one/],
+  ['-5', /negative/],
+  ['9999', /outside/],
+  ['5 +', /missing|understood/],
+  ['1'.repeat(90), /too long/],
+])('refuses %s with the reason', (text, reason) => {
+  const parsed = parseMeasured(text, mm);
+  expect(parsed.kind).toBe('refused');
+  if (parsed.kind === 'refused') expect(parsed.reason).toMatch(reason);
+});
+
+test('the same number in N·m and lbf·ft differs by 1.356', () => {
+  // 1 lbf·ft = 0.45359237 · 9.80665 · 0.3048 N·m (exact factors of the 1959 yard and pound agreement).
+  expect(Number(value('20 ft-lb', torque)) / Number(value('20', torque))).toBeCloseTo(1.3558179, 6);
+});
+
+test('property: a mixed inch text means whole plus fraction, however it is spaced', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 0, max: 70 }),
+      fc.integer({ min: 1, max: 63 }),
+      fc.constantFrom(' ', '-', '  '),
+      fc.constantFrom(' in', '"', 'in', ' inch'),
+      (whole, top, gap, unit) => {
+        expect(value(`${whole}${gap}${top}/64${unit}`)).toBeCloseTo((whole + top / 64) * 25.4, 9);
+      },
+    ),
+  );
+});
+
+test('property: any text at all is answered, never thrown at', () => {
+  const rules = [mm, inch, torque];
+  fc.assert(
+    fc.property(fc.string({ unit: 'binary', maxLength: 100 }), fc.constantFrom(...rules), (text, rule) => {
+      const parsed = parseMeasured(text, rule);
+      if (parsed.kind === 'ok') {
+        expect(parsed.value).toBeGreaterThanOrEqual(rule.min);
+        expect(parsed.value).toBeLessThanOrEqual(rule.max);
+      }
+    }),
+    { numRuns: 500 },
+  );
+});

@@ -1,0 +1,73 @@
+import { execFileSync } from 'node:child_process';
+import { DEMO, expect, onDatabase, test, typeInto } from './shop';
+
+test('a save acknowledged before kill -9 is there afterwards, and text typed while the server is down is kept', async ({
+  page,
+  shop,
+}) => {
+  await page.goto(`${DEMO.planned}/measure`);
+  const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
+  await typeInto(page, 'Leaf width', '63.7');
+  await saved;
+  await shop.stop('SIGKILL');
+  await typeInto(page, 'Nut height', '12.4');
+  await expect(page.getByText('The server does not answer')).toBeVisible();
+  await expect(page.getByLabel('Nut height')).toHaveValue('12.4');
+  await shop.start();
+  await page.reload();
+  await expect(page.getByLabel('Leaf width')).toHaveValue('63.7');
+  await expect(page.getByLabel('Nut height')).toHaveValue('12.4');
+  const again = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
+  await page.getByLabel('Nut height').press('Enter');
+  await again;
+});
+
+test('a database that lost all its connections is used again without a restart', async ({ page, shop }) => {
+  await page.goto(`${DEMO.planned}/measure`);
+  await onDatabase(shop.ownerUrl.replace(/\/[^/]*$/, '/postgres'), (c) =>
+    c.query('SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = $1', [shop.name]),
+  ).catch(() => undefined);
+  execFileSync('sleep', ['0.3']);
+  const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
+  await typeInto(page, 'Leaf width', '63.4');
+  await saved;
+});
+
+test('loading the demo twice changes nothing', async ({ shop }) => {
+  const tables = ['job', 'reading', 'prediction', 'ledger_line', 'outcome', 'plan_change', 'due_check', 'person'];
+  const counts = () =>
+    onDatabase(shop.ownerUrl, async (c) => {
+      const rows: string[] = [];
+      for (const table of tables) {
+        const { rows: found } = await c.query(`SELECT count(*)::int AS n FROM ${table}`);
+        rows.push(`${table} ${(found[0] as { n: number }).n}`);
+      }
+      return rows;
+    });
+  const before = await counts();
+  const env = { ...process.env, APP_DATABASE_URL: shop.appUrl };
+  const said = execFileSync('node_modules/.bin/tsx', ['demo/load.ts'], { env, encoding: 'utf8' });
+  expect(said).toContain('already there');
+  expect(await counts()).toEqual(before);
+  expect(before).toContain('job 4');
+});
+
+test('start refuses a busy port and a deletion on a server of one’s own in one sentence', ({ shop }) => {
+  const start = (args: string[], env: Record<string, string>) => {
+    try {
+      execFileSync('bash', ['scripts/start.sh', ...args], {
+        env: { ...process.env, ...env },
+        encoding: 'utf8',
+        stdio: 'pipe',
+      });
+      return 'started';
+    } catch (error) {
+      return String((error as { stderr: string }).stderr).trim();
+    }
+  };
+  expect(start([], { PORT: String(shop.port) })).toMatch(/^Gravelwort cannot go on: port \d+ is in use[^\n]*$/);
+  expect(start(['--fresh'], { DATABASE_URL: shop.ownerUrl, PORT: '4999' })).toMatch(
+    /^Gravelwort cannot go on: --fresh[^\n]*$/,
+  );
+  expect(start([], { PORT: 'abc' })).toMatch(/PORT must be a number/);
+});

@@ -1,0 +1,88 @@
+import AxeBuilder from '@axe-core/playwright';
+import { DEMO, expect, test } from './shop';
+
+const PAGES = {
+  board: '/',
+  'new job': '/jobs/new',
+  ask: `${DEMO.provenInside}/ask`,
+  measure: `${DEMO.begun}/measure`,
+  choose: `${DEMO.planned}/choose`,
+  build: `${DEMO.planned}/build`,
+  prove: `${DEMO.provenOutside}/prove`,
+};
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`no accessibility violation and no sideways scrolling in the ${theme} theme`, async ({
+    page,
+    context,
+    shop,
+  }) => {
+    await context.addCookies([{ name: 'gravelwort-theme', value: theme, url: shop.url }]);
+    for (const [name, path] of Object.entries(PAGES)) {
+      await page.setViewportSize({ width: 1280, height: 800 });
+      await page.goto(path);
+      if (name === 'choose') await expect(page.locator('[data-part=seat-new]')).toBeVisible();
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'best-practice'])
+        .analyze();
+      const found = violations.map((v) => `${name}: ${v.id} ${v.nodes[0]?.target.join(' ')}`);
+      expect(found).toEqual([]);
+      for (const width of [1280, 1024, 390]) {
+        await page.setViewportSize({ width, height: 800 });
+        const excess = await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        );
+        expect(`${name} at ${width}: ${excess}`).toBe(`${name} at ${width}: 0`);
+      }
+    }
+  });
+}
+
+test('the measuring sheet is walked with Enter in measuring order, and every action can be reached by Tab', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO.planned}/measure`);
+  await page.getByLabel('Hub to arch lip, left').focus();
+  const order: string[] = [];
+  for (let k = 0; k < 9; k++) {
+    order.push(await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? ''));
+    await page.keyboard.press('Enter');
+  }
+  expect(order).toEqual([
+    'Hub to arch lip, left',
+    'Hub to arch lip, right',
+    'Block height',
+    'Thread showing',
+    'Thread pitch',
+    'Threaded length',
+    'Nut height',
+    'Loaded arch, left',
+    'Loaded arch, right',
+  ]);
+  await page.goto(`${DEMO.planned}/choose`);
+  await expect(page.getByRole('button', { name: 'Store this prediction' })).toBeEnabled();
+  const seen = new Set<string>();
+  for (let k = 0; k < 60; k++) {
+    await page.keyboard.press('Tab');
+    seen.add(await page.evaluate(() => document.activeElement?.textContent?.trim() ?? ''));
+  }
+  for (const name of ['Store this prediction', 'Take out', '+ Shackle', 'right', 'night'])
+    expect([...seen]).toContain(name);
+});
+
+test('targets are at least 44 px high', async ({ page }) => {
+  for (const path of [PAGES.measure, PAGES.choose, PAGES.build]) {
+    await page.goto(path);
+    await page.waitForLoadState('networkidle');
+    const small = await page.$$eval('button, input:not([type=checkbox]), summary, nav a', (nodes) =>
+      nodes
+        .filter((n) => n.getClientRects().length > 0 && !n.closest('.ant-select'))
+        .map((n) => ({
+          name: n.textContent || n.getAttribute('aria-label'),
+          height: (n.closest('.entry') ?? n).getBoundingClientRect().height,
+        }))
+        .filter((n) => n.height > 0 && n.height < 43.5),
+    );
+    expect(small).toEqual([]);
+  }
+});

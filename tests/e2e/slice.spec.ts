@@ -14,8 +14,11 @@ const INERTIA = (2.5 * 25.4 * (0.5 * 25.4) ** 3) / 12;
 const END_LOAD = (((700 - 190) / 2) * 9.80665) / 2;
 const DEFLECTION = (END_LOAD * HALF ** 3) / (3 * 206_800 * INERTIA);
 const BY_HAND = DEFLECTION / 2 + 0.5 * 25.4;
-/** Free camber of the leaf as it is: loaded arch to the leaf's middle plus what the load takes out of it. */
-const FREE_CAMBER = 2 * 25.4 + 0.25 * 25.4 + DEFLECTION;
+/**
+ * Free camber of the leaf that is there: its free arch is the loaded arch to the leaf's middle plus what the load takes out. In
+ * the pack the seat holds it flat; lying free it is curved over its whole length, which is (26 in / a)² more.
+ */
+const FREE_CAMBER = (2 * 25.4 + 0.25 * 25.4 + DEFLECTION) * ((26 * 25.4) / HALF) ** 2;
 
 async function ask(page: Page): Promise<void> {
   await page.goto('/');

@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { readingKey, type JobView, type NewReading, type ReadingRow } from '@/contracts/job';
 import { type Conflict } from '@/contracts/problem';
-import { call } from './api';
+import { ApiProblem, call } from './api';
 
 type Place = Pick<NewReading, 'point' | 'side' | 'leafId' | 'stateId' | 'phase'>;
 
@@ -43,10 +43,17 @@ export function useJob(first: JobView): JobHandle {
   const send: JobHandle['send'] = (path, method, body) => {
     const sent = line.then(() => call<JobView>(`/api/jobs/${id}${path}`, method, body));
     line = sent.catch(() => undefined);
-    return sent.then((next) => {
-      client.setQueryData(['job', id], next);
-      return next;
-    });
+    return sent.then(
+      (next) => {
+        client.setQueryData(['job', id], next);
+        return next;
+      },
+      (problem: unknown) => {
+        // Somebody else was faster: bring what they saved.
+        if (problem instanceof ApiProblem && problem.conflict) void client.invalidateQueries({ queryKey: ['job', id] });
+        throw problem;
+      },
+    );
   };
   return {
     view,

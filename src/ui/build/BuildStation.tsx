@@ -18,21 +18,23 @@ export function BuildStation({ first, people, person }: { first: JobView; people
   const { view } = job;
   return (
     <JobFrame view={view} station="build" people={people} person={person}>
-      <div className="sheets two">
-        <Sheet title="Before you loosen anything">
-          {SUPPORT_ITEMS.map((item) => (
-            <SafetyRow key={item} job={job} item={item} />
-          ))}
-          <p className="muted small">
-            Where brakes, steering or road approval are touched, local rules and licensed practice come first.
-          </p>
-        </Sheet>
+      <div className="sheets form-columns">
+        <div className="sheets">
+          <Sheet title="Before you loosen anything">
+            {SUPPORT_ITEMS.map((item) => (
+              <SafetyRow key={item} job={job} item={item} />
+            ))}
+            <p className="muted small">
+              Where brakes, steering or road approval are touched, local rules and licensed practice come first.
+            </p>
+          </Sheet>
+          <StartSheet job={job} />
+        </div>
         <Sheet title="What the change will pull on">
           {FIT_ITEMS.map((item) => (
             <SafetyRow key={item} job={job} item={item} />
           ))}
         </Sheet>
-        <StartSheet job={job} />
       </div>
     </JobFrame>
   );
@@ -100,6 +102,9 @@ function StartSheet({ job }: { job: JobHandle }) {
         ) : null}
       </Sheet>
     );
+  const open = [...SUPPORT_ITEMS, ...FIT_ITEMS].filter(
+    (item) => view.safety.find((s) => s.item === item)?.answer !== 'ok',
+  ).length;
   const start = () => void run(() => job.send('/build', 'POST', { overrideReason: reason.trim() || null }));
   return (
     <Sheet title="Start the build">
@@ -120,6 +125,11 @@ function StartSheet({ job }: { job: JobHandle }) {
           <Marked kind="done">Both before heights are saved.</Marked>
         </p>
       )}
+      {open > 0 ? (
+        <p>
+          <Marked kind="untouched">{open} questions of this card are not answered with ok.</Marked>
+        </p>
+      ) : null}
       {view.predictions.length === 0 ? (
         <p>
           <Marked kind="look">No prediction is stored yet; Prove will have nothing to compare with.</Marked>

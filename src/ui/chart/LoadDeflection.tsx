@@ -48,8 +48,17 @@ export function LoadDeflection({ curve, states, absolute }: Props) {
     });
     chart.setOption({
       animation: false,
-      grid: { left: 62, right: 18, top: 40, bottom: 46 },
-      legend: { top: 4, right: 8, textStyle: text, itemWidth: 34, icon: 'path://M0 0h30v2h-30z' },
+      grid: { left: 62, right: 18, top: 56, bottom: 46 },
+      legend: {
+        top: 0,
+        right: 8,
+        textStyle: text,
+        itemWidth: 34,
+        data: [
+          { name: 'old', icon: 'path://M0 0h8v2h-8zM11 0h8v2h-8zM22 0h8v2h-8z' },
+          { name: 'new', icon: 'path://M0 0h30v2h-30z' },
+        ],
+      },
       xAxis: {
         type: 'value',
         name: `load on this spring, ${mm ? 'kN' : 'lbf'}`,
@@ -74,7 +83,11 @@ export function LoadDeflection({ curve, states, absolute }: Props) {
             symbol: 'none',
             lineStyle: { color: colour('--amber'), type: 'dotted', width: 2 },
             label: { ...text, formatter: '{b}', position: 'insideEndTop' },
-            data: states.map((s) => ({ name: s.name, xAxis: load(s.load) })),
+            data: states.map((s, i) => ({
+              name: s.name,
+              xAxis: load(s.load),
+              label: { position: 'end', rotate: 0, align: i === 0 ? 'right' : 'left', offset: [i === 0 ? 6 : -6, 0] },
+            })),
           },
         },
       ],

@@ -60,7 +60,11 @@ export function ChecksSheet({ jobId, rows, prediction, keepUbolts }: Props) {
             <tr>
               <td>
                 Centre bolt needed, under its head
-                {bolt.origin === 'assumed' ? <div className="assumed">nut and pitch assumed</div> : null}
+                {bolt.origin === 'assumed' ? (
+                  <div>
+                    <span className="assumed">nut and pitch assumed</span>
+                  </div>
+                ) : null}
               </td>
               <td className="verdict">
                 <Length mm={bolt.least} unit={false} /> to <Length mm={bolt.most} />

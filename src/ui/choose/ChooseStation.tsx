@@ -89,6 +89,7 @@ export function ChooseStation({
               />
             </Sheet>
           ) : null}
+          {shownSide && state?.old ? <FiguresSheet side={shownSide} state={state} /> : null}
         </div>
         <div className="sheets">
           {refused ? (
@@ -112,7 +113,6 @@ export function ChooseStation({
           )}
           <StoreSheet job={job} plan={plan} ready={ready && refused === null} />
           <ChecksSheet jobId={view.job.id} rows={checks} prediction={prediction} keepUbolts={view.job.keepUbolts} />
-          {shownSide && state?.old ? <FiguresSheet side={shownSide} state={state} /> : null}
         </div>
       </div>
     </JobFrame>

@@ -29,7 +29,7 @@ export function FiguresSheet({ side, state }: Props) {
       of: (f) => <span className="figure">{((f.shackleAngle * 180) / Math.PI).toFixed(0)}°</span>,
     },
     {
-      name: 'Highest bending stress',
+      name: 'Highest bending stress, from the free leaf',
       of: ({ peakStress }) => {
         const peak = Math.max(...peakStress);
         return (

@@ -14,7 +14,8 @@ interface Props {
   at: number;
   from: number;
   to: number;
-  text: string;
+  /** Left out where the figure is written elsewhere. */
+  text?: string;
   ink: DimensionInk;
 }
 
@@ -27,15 +28,16 @@ export function Dimension({ s, at, from, to, text, ink }: Props) {
       <line x1={at} x2={at} y1={s.y(from)} y2={s.y(to)} />
       <line x1={at - 7} x2={at + 7} y1={s.y(from)} y2={s.y(from)} />
       <line x1={at - 7} x2={at + 7} y1={s.y(to)} y2={s.y(to)} />
-      <text
-        transform={`translate(${at - 8} ${middle}) rotate(-90)`}
-        textAnchor="middle"
-        stroke="none"
-        style={{ fill: colour }}
-        className="num"
-      >
-        {text}
-      </text>
+      {text ? (
+        <text
+          transform={`translate(${at - 8} ${middle}) rotate(-90)`}
+          textAnchor="middle"
+          style={{ fill: colour }}
+          className="num"
+        >
+          {text}
+        </text>
+      ) : null}
     </g>
   );
 }
@@ -49,14 +51,7 @@ export function LevelDimension({ s, at, from, to, text, ink }: Props) {
       <line x1={s.x(from)} x2={s.x(to)} y1={py} y2={py} />
       <line x1={s.x(from)} x2={s.x(from)} y1={py - 7} y2={py + 7} />
       <line x1={s.x(to)} x2={s.x(to)} y1={py - 7} y2={py + 7} />
-      <text
-        x={s.x((from + to) / 2)}
-        y={py - 8}
-        textAnchor="middle"
-        stroke="none"
-        style={{ fill: colour }}
-        className="num"
-      >
+      <text x={s.x((from + to) / 2)} y={py - 8} textAnchor="middle" style={{ fill: colour }} className="num">
         {text}
       </text>
     </g>

@@ -27,7 +27,7 @@ interface Props {
 }
 
 /** Room for the two heights on the left and the shackle's angle on the right. */
-const MARGIN = { left: 96, right: 64, top: 52, bottom: 44 };
+const MARGIN = { left: 96, right: 64, top: 56, bottom: 44 };
 const NEW_AT = 74;
 const OLD_AT = 36;
 
@@ -171,6 +171,16 @@ function HeightMarks({ s, old, built, lip, before, after, inked }: HeightProps) 
         stroke="var(--ink)"
         strokeWidth="3"
       />
+      <text x={OLD_AT - 20} y={y - 16} className="num">
+        <tspan style={{ fill: built ? 'var(--graphite)' : 'var(--ink)' }}>
+          {built ? `was ${lengthText(before)}` : lengthText(before)}
+        </tspan>
+        {built && after !== null ? (
+          <tspan dx="12" className="strong" style={{ fill: 'var(--new)' }}>
+            {lengthText(after)}
+          </tspan>
+        ) : null}
+      </text>
       <text x={NEW_AT + 26} y={y + 6}>
         arch lip
       </text>
@@ -182,17 +192,8 @@ function HeightMarks({ s, old, built, lip, before, after, inked }: HeightProps) 
         stroke={built ? 'var(--new)' : 'var(--graphite)'}
         strokeDasharray="2 4"
       />
-      {built && after !== null ? (
-        <Dimension s={s} at={NEW_AT} from={hub.y} to={lip} text={lengthText(after)} ink="new" />
-      ) : null}
-      <Dimension
-        s={s}
-        at={at}
-        from={old.hub.y}
-        to={lip}
-        text={built ? `was ${lengthText(before)}` : lengthText(before)}
-        ink={inked ? 'focus' : 'old'}
-      />
+      {built && after !== null ? <Dimension s={s} at={NEW_AT} from={hub.y} to={lip} ink="new" /> : null}
+      <Dimension s={s} at={at} from={old.hub.y} to={lip} ink={inked ? 'focus' : 'old'} />
     </g>
   );
 }

@@ -58,7 +58,9 @@ export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
           </g>
         );
       })}
-      {thin ? null : drawing.contacts.map((c, i) => <circle key={i} {...s.at(c)} r="2.6" fill="var(--amber)" />)}
+      {thin || s.perMm < 0.36
+        ? null
+        : drawing.contacts.map((c, i) => <circle key={i} {...s.at(c)} r="2.2" fill="var(--amber)" />)}
       <circle {...s.at(drawing.frontEye)} r={Math.max(7, 19 * s.perMm)} {...line} fill={solid} {...name('front-eye')} />
       <circle {...s.at(drawing.rearEye)} r={Math.max(7, 19 * s.perMm)} {...line} fill={solid} {...name('rear-eye')} />
       <circle {...s.at(drawing.pivot)} r={Math.max(5, 12 * s.perMm)} {...line} fill={solid} {...name('pivot')} />

@@ -34,8 +34,7 @@ export function Length({ mm, signed = false, unit = true, className = '' }: Prop
         {f.negative ? '−' : zero ? '' : plus}
         {f.whole > 0 || zero ? f.whole : ''}
         {f.top > 0 ? (
-          <span className="fraction">
-            {f.whole > 0 ? ' ' : ''}
+          <span className={f.whole > 0 ? 'fraction' : 'fraction alone'}>
             {f.top}/{f.bottom}
           </span>
         ) : null}

@@ -8,6 +8,7 @@ export function antdTheme(dark: boolean): ThemeConfig {
       colorPrimary: dark ? '#6fcab5' : '#176b5f',
       colorText: ink,
       colorTextSecondary: dark ? '#a9aca4' : '#5f625f',
+      colorTextQuaternary: dark ? '#a9aca4' : '#5f625f',
       colorTextPlaceholder: dark ? '#a9aca4' : '#5f625f',
       colorBgContainer: dark ? '#1b2225' : '#fbf9f2',
       colorBgElevated: dark ? '#232b2e' : '#fbf9f2',

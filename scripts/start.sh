@@ -23,8 +23,9 @@ SERVER=; HOME_DIR=; DOWN=no
 shut() {
   [ "$DOWN" = yes ] && return; DOWN=yes
   trap '' INT TERM HUP
-  [ -n "$SERVER" ] && kill -TERM "$SERVER" 2>/dev/null && wait "$SERVER" 2>/dev/null
-  [ -n "$HOME_DIR" ] && cluster_down "$HOME_DIR"
+  trap - ERR; set +e
+  if [ -n "$SERVER" ]; then kill -TERM "$SERVER" 2>/dev/null; wait "$SERVER" 2>/dev/null; fi
+  if [ -n "$HOME_DIR" ]; then cluster_down "$HOME_DIR"; fi
   return 0
 }
 trap shut EXIT

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 const FOLDER = 'src/data/migrations';
-const landed = JSON.parse(readFileSync(join(FOLDER, 'landed.json'), 'utf8')) as Record<string, string>;
+const landed = JSON.parse(readFileSync('src/data/landed.json', 'utf8')) as Record<string, string>;
 const files = readdirSync(FOLDER).filter((name) => name.endsWith('.sql'));
 
 test.each(Object.entries(landed))('landed migration %s is as it landed', (name, hash) => {

@@ -89,7 +89,7 @@ cluster_home() { # cluster_home WANTED NAME
 cluster_up() {
   local home=$1 bin data sock; bin=$(PG_BIN_DIR); data="$home/data"; sock="$home/sock"
   mkdir -p "$home"; echo "made by Gravelwort" >"$home/.gravelwort-cluster"
-  if [ -d "$data" ] && [ ! -f "$home/ready" ]; then say "      a half-made database was found and is made anew"; stop_postmaster "$data"; rm -rf "$data"; fi
+  if [ -d "$data" ] && [ ! -f "$home/ready" ]; then say "      a half-made database was found; it is put aside and made anew"; stop_postmaster "$data"; mv "$data" "$home/half-made-$(date +%s)"; fi
   mkdir -p "$sock" "$data"
   if [ "$(id -u)" = 0 ]; then chown postgres "$home" "$sock" "$data"; fi
   chmod 700 "$sock" "$data"

@@ -19,7 +19,7 @@ export function hiddenHeight(
   if (hidden.pack?.seatShape === 'unknown') hidden.pack.seatShape = uniform() < 0.5 ? 'flat' : 'concentric';
   for (const change of hidden.changes) if (change.kind === 'addLeaf') change.camber -= truth.camberShort;
   const model = new SideModel(hidden, side);
-  const extra = ((input.states.find((s) => s.id === stateId)?.extraMass ?? 0) * GRAVITY) / 2;
+  const extra = ((hidden.states.find((s) => s.id === stateId)?.extraMass ?? 0) * GRAVITY) / 2;
   const before = input.sides[side].height?.value ?? 0;
   return before + model.state(hidden.changes, extra).rise - model.state([], 0).rise + off(2);
 }

@@ -1,7 +1,9 @@
 // npm run bench: prints how long the core takes here, with the targets beside it. Figures, not tests.
 import { performance } from 'node:perf_hooks';
 import { assemble } from '@/core/measure/assemble';
-import { finish, predictBands, predictCentral } from '@/core/height/predict';
+import { finish } from '@/core/finish';
+import { predictBands } from '@/core/height/band';
+import { predictCentral } from '@/core/height/predict';
 import { PackSolver } from '@/core/leafpack/solve';
 import { nestedCurvatures, type Pack } from '@/core/leafpack/pack';
 import { SPRING_STEEL_E } from '@/core/material/steel';

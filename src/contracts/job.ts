@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { AXLE_CLASSES, EYE_FORMS, POINT_IDS, type AxleClass } from '@/core/measure/points';
 import { UNITS, type UnitId } from '@/core/units/units';
-import { type AxlePrediction, type Band } from '@/core/height/predict';
+import { type Band } from '@/core/height/band';
+import { type AxlePrediction } from '@/core/height/predict';
 import { type AxleInput } from '@/core/height/axleInput';
 import { ANSWERS, SAFETY_ITEMS } from '@/core/procedure/checks';
 import { LEDGER_KINDS } from '@/core/height/ledger';

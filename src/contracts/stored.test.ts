@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { finish, predictBands, predictCentral } from '@/core/height/predict';
+import { finish } from '@/core/finish';
+import { predictBands } from '@/core/height/band';
+import { predictCentral } from '@/core/height/predict';
 import { summarise } from '@/core/height/ledger';
 import { CORE_VERSION } from '@/core/version';
 import { uniformFrom } from '@/workers/random';

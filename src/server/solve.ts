@@ -1,7 +1,8 @@
 import { Worker } from 'node:worker_threads';
 import { ProblemError, type Problem } from '@/contracts/problem';
 import { type AxleInput } from '@/core/height/axleInput';
-import { type AxlePrediction, type Band } from '@/core/height/predict';
+import { type Band } from '@/core/height/band';
+import { type AxlePrediction } from '@/core/height/predict';
 
 /** How many shops' worth of truth a stored band is drawn from. */
 export const STORED_SAMPLES = 300;

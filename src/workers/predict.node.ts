@@ -1,7 +1,9 @@
 // Runs in a server worker thread: solves one prediction and its bands to the end.
 import { parentPort, workerData } from 'node:worker_threads';
 import { type AxleInput } from '@/core/height/axleInput';
-import { finish, predictBands, predictCentral } from '@/core/height/predict';
+import { finish } from '@/core/finish';
+import { predictBands } from '@/core/height/band';
+import { predictCentral } from '@/core/height/predict';
 import { CoreError } from '@/core/errors';
 import { uniformFrom } from './random';
 

@@ -1,6 +1,7 @@
 // Runs in the browser: latest request wins, stale work is dropped between solves.
 import { type AxleInput } from '@/core/height/axleInput';
-import { predictBands, predictCentral, type AxlePrediction, type Band } from '@/core/height/predict';
+import { predictBands, type Band } from '@/core/height/band';
+import { predictCentral, type AxlePrediction } from '@/core/height/predict';
 import { CoreError } from '@/core/errors';
 import { uniformFrom } from './random';
 

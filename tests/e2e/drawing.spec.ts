@@ -1,6 +1,7 @@
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
-import { finish, predictCentral } from '@/core/height/predict';
+import { finish } from '@/core/finish';
+import { predictCentral } from '@/core/height/predict';
 import { assemble } from '@/core/measure/assemble';
 import { DEMO, expect, test } from './shop';
 

@@ -1,4 +1,4 @@
-import { DEMO, expect, test, typeInto } from './shop';
+import { DEMO, expect, newJob, test, typeInto } from './shop';
 
 test('the server refuses the build without before heights, and keeps the reason of an override', async ({
   page,
@@ -19,37 +19,11 @@ test('the server refuses the build without before heights, and keeps the reason 
 });
 
 test('a block on a steered axle is refused by the server, not only hidden', async ({ request }) => {
-  const id = crypto.randomUUID();
-  const made = await request.post('/api/jobs', {
-    data: {
-      id,
-      vehicle: {
-        kind: 'new',
-        name: 'Steered',
-        maker: '',
-        wheelbase: 2500,
-        wheelbaseTyped: '2500',
-        position: 'front',
-        arrangement: 'over',
-        axleClass: 'fourByFourFront',
-        steered: true,
-      },
-      complaint: 'low',
-      wantedChange: 20,
-      wantedTyped: '20',
-      tolerance: 5,
-      toleranceTyped: '5',
-      guess: null,
-      guessTyped: null,
-      noBlocks: false,
-      keepUbolts: false,
-      leafCount: 3,
-      usual: null,
-      wantedIn: 'today',
-    },
-  });
+  const job = newJob();
+  const data = { ...job, vehicle: { ...job.vehicle, position: 'front', axleClass: 'fourByFourFront', steered: true } };
+  const made = await request.post('/api/jobs', { data });
   expect(made.ok()).toBe(true);
-  const plan = await request.put(`/api/jobs/${id}/plan`, {
+  const plan = await request.put(`/api/jobs/${job.id}/plan`, {
     data: { version: 1, changes: [{ kind: 'block', height: 30, heightTyped: '30' }] },
   });
   expect(plan.status()).toBe(422);

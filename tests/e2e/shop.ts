@@ -112,3 +112,31 @@ export async function typeInto(page: Page, name: string, text: string): Promise<
   await field.fill(text);
   await field.press('Enter');
 }
+
+/** A new job as the server takes it, to be changed where a test needs it. */
+export const newJob = () => ({
+  id: crypto.randomUUID(),
+  vehicle: {
+    kind: 'new',
+    name: 'Test vehicle',
+    maker: '',
+    wheelbase: 2500,
+    wheelbaseTyped: '2500',
+    position: 'rear',
+    arrangement: 'over',
+    axleClass: 'pickupRear',
+    steered: false,
+  },
+  complaint: 'low',
+  wantedChange: 20,
+  wantedTyped: '20',
+  tolerance: 5,
+  toleranceTyped: '5',
+  guess: null,
+  guessTyped: null,
+  noBlocks: false,
+  keepUbolts: false,
+  leafCount: 3,
+  usual: null as null | Record<string, unknown>,
+  wantedIn: 'today',
+});

@@ -4,7 +4,9 @@ import { type PlannedChange, type Sheet, type SheetReading } from '@/core/measur
 import { draw, type AxleInput } from '@/core/height/axleInput';
 import { SideModel } from '@/core/height/axleModel';
 import { normal, Z90, type Uniform } from '@/core/height/estimate';
-import { finish, predictBands, predictCentral } from '@/core/height/predict';
+import { finish } from '@/core/finish';
+import { predictBands } from '@/core/height/band';
+import { predictCentral } from '@/core/height/predict';
 import { GRAVITY } from '@/core/material/steel';
 import { uniformFrom } from '@/workers/random';
 import { flatbedSheet } from './sheets';
@@ -99,7 +101,7 @@ function truckInsideBand(u: Uniform): boolean {
   const shop = oneSide(read);
   // Hidden: measured values are true as they are; assumed ones lie somewhere in the spread that their default claims.
   const hidden = draw(oneSide(exact), (e, path) =>
-    e.origin === 'assumed' || path === 'pack.eyeOffset'
+    e.origin === 'assumed' || path === 'pack.eyeOffset' || path.endsWith('extraMass')
       ? Math.max(path.endsWith('departure') ? -1 : 0, e.value + error90(u, e.half90))
       : e.value,
   );

@@ -48,7 +48,7 @@ export interface LoadState {
   id: string;
   name: string;
   /** Mass on this axle beyond the base load state, kg. */
-  extraMass: number;
+  extraMass: Estimate;
 }
 
 /** Everything a prediction is made from; stored with it, never edited. */
@@ -141,6 +141,7 @@ export function inputLabel(path: string): string {
   const last = PARTS[part.at(-1) ?? ''] ?? part.at(-1) ?? path;
   if (part[0] === 'pack' && part[1] === 'leaves') return `${last} of leaf ${Number(part[2]) + 1}`;
   if (part[0] === 'changes') return `${last} of planned change ${Number(part[1]) + 1}`;
+  if (part[0] === 'states') return 'mass of the load aboard';
   if (part[0] === 'sides') return `${last}, ${part[1]}`;
   return path;
 }

@@ -3,7 +3,8 @@ import { assemble } from '../measure/assemble';
 import { type PlannedChange, type Sheet } from '../measure/sheet';
 import { mainLeafAboveHub } from '../stack/stack';
 import { elevationOf, type Elevation, type Point } from './elevation';
-import { finish, predictCentral, type StatePrediction } from './predict';
+import { finish } from '../finish';
+import { predictCentral, type StatePrediction } from './predict';
 
 function statesOf(sheet: Sheet): StatePrediction[] {
   return finish(predictCentral(assemble(sheet).input, false)).sides.left!.states;

@@ -4,7 +4,9 @@ import { flatbedSheet } from '../../../tests/reference/sheets';
 import { uniformFrom } from '@/workers/random';
 import { type AxleInput } from './axleInput';
 import { ledgerValue, summarise } from './ledger';
-import { finish, missingFor, NARROWEST_BAND, predictBands, predictCentral } from './predict';
+import { finish } from '../finish';
+import { predictBands } from './band';
+import { missingFor, NARROWEST_BAND, predictCentral } from './predict';
 
 const inputOf = (changes?: PlannedChange[]): AxleInput => assemble(flatbedSheet(changes)).input;
 const predicted = (input: AxleInput) => finish(predictCentral(input));
@@ -99,5 +101,5 @@ test('the first-order band agrees with Monte Carlo and a catalogue leaf widens i
   expect(catalogue.sides.left!.states[0]!.firstOrder).toBeGreaterThan(
     1.2 * prediction.sides.left!.states[0]!.firstOrder,
   );
-  expect(catalogue.sides.left!.contributions[0]!.path).toBe('changes.0.camber');
+  expect(catalogue.sides.left!.states[0]!.contributions[0]!.path).toBe('changes.0.camber');
 });

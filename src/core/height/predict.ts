@@ -3,13 +3,13 @@ import { centreBoltLength } from '../fastener/centreBolt';
 import { uboltAfter, type UboltVerdict } from '../fastener/ubolt';
 import { handbookEstimate } from '../leafpack/handbook';
 import { clampHalf, packThickness } from '../leafpack/pack';
-import { ROUGH, type PackSolver } from '../leafpack/solve';
+import { type PackSolver } from '../leafpack/solve';
 import { GRAVITY } from '../material/steel';
 import { CORE_VERSION } from '../version';
 import { draw, estimatesOf, type AxleInput, type Side, SIDES } from './axleInput';
 import { clampGrowth, SideModel, sideRate, type DrawnChange, type DrawnInput, type SideState } from './axleModel';
 import { elevationOf, type Elevation } from './elevation';
-import { normal, Z90, type Estimate, type Uniform } from './estimate';
+import { type Estimate } from './estimate';
 import { type LedgerLine } from './ledger';
 import { bounceFrequency } from './load';
 
@@ -48,13 +48,15 @@ export interface StatePrediction {
   change: number;
   /** First-order 90 % half-width, mm. */
   firstOrder: number;
+  /** Inputs ranked by what their own 90 % half-width does to this height. */
+  contributions: Contribution[];
   old: SpringFigures | null;
   built: SpringFigures | null;
 }
 
 export interface Contribution {
   path: string;
-  /** Effect of the input's own 90 % half-width on the height of the first load state, mm. */
+  /** Effect of the input's own 90 % half-width on the height, mm. */
   effect: number;
   origin: Estimate['origin'];
 }
@@ -70,7 +72,6 @@ export interface SidePrediction {
   states: StatePrediction[];
   /** Empty without a spring. */
   curve: CurvePoint[];
-  contributions: Contribution[];
   /** Handbook estimate of the same change; null without a spring. */
   handbook: { rateBefore: number; rateAfter: number; change: number } | null;
   /** Assembled arch on the bench without load, bolted only at the seat, mm. */
@@ -84,15 +85,8 @@ export interface AxlePrediction {
   centreBolt: { least: number; most: number; origin: 'measured' | 'assumed' } | null;
 }
 
-/** 90 % band of one side and load state about the predicted height. */
-export interface Band {
-  low: number;
-  high: number;
-  half: number;
-  samples: number;
-}
-
-const central = (estimate: Estimate): number => estimate.value;
+/** The middle of an estimate. */
+export const central = (estimate: Estimate): number => estimate.value;
 
 /** What still has to be measured before a plan can be predicted. Empty when it can. */
 export function missingFor(input: AxleInput): ('pack' | 'spring' | 'change')[] {
@@ -105,10 +99,12 @@ export function missingFor(input: AxleInput): ('pack' | 'spring' | 'change')[] {
 }
 
 /** Load states that can be predicted: others than the base need the spring's rate. */
-const statesFor = (input: AxleInput, side: Side) =>
+export const statesFor = (input: AxleInput, side: Side) =>
   input.pack && input.sides[side].spring ? input.states : input.states.slice(0, 1);
 
-const extraLoad = (extraMass: number): number => (extraMass * GRAVITY) / 2;
+/** Load on one spring beyond the base state's, N, in each of the first `count` load states. */
+export const extraLoads = (drawn: DrawnInput, count: number): number[] =>
+  drawn.states.slice(0, count).map((state) => (state.extraMass * GRAVITY) / 2);
 
 interface Rises {
   /** Height change of each change alone on the measured base, mm. */
@@ -120,7 +116,8 @@ interface Rises {
   total: number[];
 }
 
-function rises(drawn: DrawnInput, model: SideModel, extras: readonly number[]): Rises {
+function rises(drawn: DrawnInput, model: SideModel, count: number): Rises {
+  const extras = extraLoads(drawn, count);
   const base = model.state([], 0).rise;
   const over = drawn.arrangement === 'over';
   return {
@@ -156,8 +153,6 @@ function linesOf(drawn: DrawnInput, side: Side, r: Rises, state: number): Ledger
   push('total', height === null ? 'height change' : 'will sit at', (height ?? 0) + r.total[state]!);
   return lines;
 }
-
-const stepping = 10;
 
 /**
  * First answer: every ledger line solved, first-order bands and ranked contributions, figures and drawings.
@@ -197,36 +192,35 @@ function* predictSide(
   ranked: boolean,
 ): Generator<void, SidePrediction> {
   const states = statesFor(input, side);
-  const extras = states.map((state) => extraLoad(state.extraMass));
+  const extras = extraLoads(drawn, states.length);
   const model = new SideModel(drawn, side);
-  const middle = rises(drawn, model, extras);
+  const middle = rises(drawn, model, states.length);
   yield;
   const lines = states.map((_, k) => linesOf(drawn, side, middle, k));
   const squares = lines.map((ledger) => ledger.map(() => 0));
-  const contributions: Contribution[] = [];
+  const contributions: Contribution[][] = states.map(() => []);
   const other: Side = side === 'left' ? 'right' : 'left';
-  const moved = function* (path: string, origin: Estimate['origin'], variant: DrawnInput, weight: number) {
-    const shifted = rises(variant, new SideModel(variant, side, model), extras);
+  const moved = function* (path: string, origin: Estimate['origin'], variant: DrawnInput) {
+    const shifted = rises(variant, new SideModel(variant, side, model), states.length);
     states.forEach((_, k) => {
       const now = linesOf(variant, side, shifted, k);
       now.forEach((line, j) => {
-        squares[k]![j]! += ((line.value - lines[k]![j]!.value) * weight) ** 2;
+        squares[k]![j]! += (line.value - lines[k]![j]!.value) ** 2;
       });
-      if (k === 0)
-        contributions.push({ path, origin, effect: Math.abs(now.at(-1)!.value - lines[0]!.at(-1)!.value) * weight });
+      contributions[k]!.push({ path, origin, effect: Math.abs(now.at(-1)!.value - lines[k]!.at(-1)!.value) });
     });
     yield;
   };
   for (const { path, estimate } of ranked ? estimatesOf(input) : []) {
     if (estimate.half90 === 0 || path === 'tyreRate' || path.startsWith(`sides.${other}`)) continue;
     const variant = draw(input, (e, p) => (p === path ? e.value + e.half90 : e.value));
-    yield* moved(path, estimate.origin, variant, 1);
+    yield* moved(path, estimate.origin, variant);
   }
   if (ranked && input.pack?.seatShape === 'unknown' && input.sides[side].spring) {
     const variant = { ...drawn, pack: { ...drawn.pack!, seatShape: 'concentric' as const } };
-    yield* moved('pack.seatShape', 'assumed', variant, 1);
+    yield* moved('pack.seatShape', 'assumed', variant);
   }
-  contributions.sort((p, q) => q.effect - p.effect);
+  for (const ranking of contributions) ranking.sort((p, q) => q.effect - p.effect);
 
   const otherLoad = drawn.sides[other].spring?.load;
   const figures = (s: SideState): SpringFigures | null => {
@@ -266,13 +260,13 @@ function* predictSide(
       after: height === null ? null : total.value,
       change: middle.total[k]!,
       firstOrder: total.half90,
+      contributions: contributions[k]!,
       old,
       built,
     };
   });
   return {
     states: predicted,
-    contributions,
     curve: curveOf(drawn, model, side),
     ...besideModel(drawn, model, predicted[0]!),
   };
@@ -303,7 +297,7 @@ function curveOf(drawn: DrawnInput, model: SideModel, side: Side): CurvePoint[] 
 }
 
 /** Share of the friction band that a height reading keeps: half of it once rolled (assumed). */
-const frictionShare = (input: AxleInput): number => (input.rolled ? 0.5 : 1);
+export const frictionShare = (input: AxleInput): number => (input.rolled ? 0.5 : 1);
 
 /** Handbook estimate and assembled arch of the same packs. */
 function besideModel(
@@ -330,98 +324,4 @@ function besideModel(
     handbook: { rateBefore: old.rate, rateAfter: built.rate, change: stack + (leafAdded ? archChange : 0) },
     assembled: { before: before.solver.onRollers(0).arch, after: after.solver.onRollers(0).arch },
   };
-}
-
-/**
- * 90 % bands by Monte Carlo through the calibrated model: every input drawn anew, the spring calibrated anew, the
- * whole plan solved, both height readings and friction added. Yields now and then with the share done.
- * @param uniform generator passed in; the same generator gives the same bands @param samples 50–20,000
- */
-export function* predictBands(
-  input: AxleInput,
-  prediction: AxlePrediction,
-  uniform: Uniform,
-  samples: number,
-): Generator<number, Record<Side, Band[] | null>> {
-  if (samples < 50 || samples > 20_000) throw new CoreError('bad-input', 'samples', 'samples must be 50 to 20,000');
-  const bands: Record<Side, Band[] | null> = { left: null, right: null };
-  const present = SIDES.filter((side) => prediction.sides[side]);
-  for (const [n, side] of present.entries()) {
-    const states = prediction.sides[side]!.states;
-    const extras = statesFor(input, side).map((state) => extraLoad(state.extraMass));
-    const totals: number[][] = states.map(() => []);
-    let failed = 0;
-    let like = new SideModel(draw(input, central), side, undefined, ROUGH);
-    for (let k = 0; k < samples; k++) {
-      if (k % stepping === 0) yield (n + k / samples) / present.length;
-      try {
-        const { outcome, model } = sample(input, side, extras, states, uniform, like);
-        like = model;
-        outcome.forEach((value, j) => totals[j]!.push(value));
-      } catch (error) {
-        if (!(error instanceof CoreError)) throw error;
-        failed += 1;
-        if (failed > samples / 20)
-          throw new CoreError(
-            'no-convergence',
-            'band',
-            `more than one in twenty variants has no solution: ${error.message}`,
-          );
-      }
-    }
-    bands[side] = totals.map((values, j) => bandOf(values, states[j]!));
-  }
-  return bands;
-}
-
-/** Inputs that may lie on either side of zero; every other one is never drawn below it. */
-const SIGNED = /(archTop|camber|departure|eyeOffset)$/;
-
-/** One outcome per load state: what the tape would say after the work (or the change without a before height). */
-function sample(
-  input: AxleInput,
-  side: Side,
-  extras: readonly number[],
-  states: readonly StatePrediction[],
-  uniform: Uniform,
-  like: SideModel,
-): { outcome: number[]; model: SideModel } {
-  let rubbing = 1;
-  const drawn = draw(input, (e, path) => {
-    const free = e.value + (e.half90 / Z90) * normal(uniform);
-    const value = SIGNED.test(path) ? free : Math.max(0, free);
-    if (path === 'pack.friction') rubbing = e.value > 0 ? value / e.value : 1;
-    return value;
-  });
-  if (drawn.pack?.seatShape === 'unknown') drawn.pack.seatShape = uniform() < 0.5 ? 'flat' : 'concentric';
-  const model = new SideModel(drawn, side, like, ROUGH);
-  const base = model.state([], 0).rise;
-  const outcome = states.map((state, k) => {
-    const share = frictionShare(input) * rubbing;
-    const stuck = (old: number, built: number) => share * ((2 * uniform() - 1) * old + (2 * uniform() - 1) * built);
-    return (
-      (drawn.sides[side].height ?? 0) +
-      model.state(drawn.changes, extras[k]!).rise -
-      base +
-      (input.afterReading / Z90) * normal(uniform) +
-      stuck(states[0]!.old?.frictionHeight ?? 0, state.built?.frictionHeight ?? 0)
-    );
-  });
-  return { outcome, model };
-}
-
-function bandOf(values: number[], state: StatePrediction): Band {
-  const sorted = values.toSorted((p, q) => p - q);
-  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
-  const centre = state.after ?? state.change;
-  const half = Math.max(NARROWEST_BAND, at(0.95) - centre, centre - at(0.05));
-  return { low: centre - half, high: centre + half, half, samples: sorted.length };
-}
-
-/** Runs a generator of the core to its end. */
-export function finish<T>(generator: Generator<unknown, T>): T {
-  for (;;) {
-    const step = generator.next();
-    if (step.done) return step.value;
-  }
 }

@@ -81,7 +81,11 @@ export function assemble(sheet: Sheet): Assembled {
           : null,
       centreBolt: { ...ASSUMED.centreBolt, origin: 'assumed' },
       changes: sheet.changes.map(plannedChange),
-      states: sheet.states.map((state) => ({ id: state.id, name: state.name, extraMass: extraAxleMass(sheet, state) })),
+      states: sheet.states.map((state) => ({
+        id: state.id,
+        name: state.name,
+        extraMass: payloadOf(extraAxleMass(sheet, state)),
+      })),
       afterReading: TAPE,
     },
   };
@@ -92,6 +96,9 @@ const blockOf = (height: number | undefined): Estimate =>
   height === undefined
     ? { value: 0, half90: 0, origin: 'assumed' }
     : measured(height, height === 0 ? 0 : POINTS.blockHeight.half90);
+
+/** What a load weighs is said, hardly ever weighed. The state of the day carries nothing extra. */
+const payloadOf = (mass: number): Estimate => measured(mass, ASSUMED.payloadShare * Math.abs(mass));
 
 type Read = (at: Lookup) => Estimate | undefined;
 

@@ -1,4 +1,5 @@
 import { type FieldRule } from '../units/parse';
+import { lengthRule, massRule } from '../units/rules';
 
 /** The groups of the measuring sheet in measuring order; each buys an answer. */
 export const GROUPS = [
@@ -28,23 +29,6 @@ export interface Point {
   half90: number;
 }
 
-const length = (min: number, max: number, expected: number, unit: 'mm' | 'in' = 'mm'): FieldRule => ({
-  dimension: 'length',
-  unit,
-  min,
-  max,
-  expected,
-  alternatives: ['mm', 'in', 'cm'],
-});
-const mass = (min: number, max: number, expected: number): FieldRule => ({
-  dimension: 'mass',
-  unit: 'kg',
-  min,
-  max,
-  expected,
-  alternatives: ['lb'],
-});
-
 const point = (
   group: GroupId,
   label: string,
@@ -71,7 +55,7 @@ export const POINTS = {
     'stance',
     'Hub to arch lip',
     'Hub centre straight up to the edge of the wheel arch. Roll the vehicle first.',
-    length(100, 1600, 480),
+    lengthRule(100, 1600, 480),
     2,
     { sided: true, loaded: true, minimal: true },
   ),
@@ -79,7 +63,7 @@ export const POINTS = {
     'stance',
     'Block height',
     'Block between spring and axle perch; 0 when there is none.',
-    length(0, 300, 50),
+    lengthRule(0, 300, 50),
     0.5,
     { minimal: true },
   ),
@@ -87,7 +71,7 @@ export const POINTS = {
     'ubolts',
     'Thread showing',
     'From the outer face of the nut to the end of the leg; the shortest leg counts.',
-    length(0, 200, 15),
+    lengthRule(0, 200, 15),
     0.5,
     { minimal: true },
   ),
@@ -95,19 +79,19 @@ export const POINTS = {
     'ubolts',
     'Thread pitch',
     'Pitch gauge. For threads per inch type 1/20 in.',
-    length(0.5, 4, 1.5),
+    lengthRule(0.5, 4, 1.5),
     0,
     { minimal: true },
   ),
-  uboltThreaded: point('ubolts', 'Threaded length', 'Whole threaded part of one leg.', length(10, 300, 60), 1, {
+  uboltThreaded: point('ubolts', 'Threaded length', 'Whole threaded part of one leg.', lengthRule(10, 300, 60), 1, {
     minimal: true,
   }),
-  uboltNut: point('ubolts', 'Nut height', 'Height of one U-bolt nut.', length(4, 50, 14), 0.3, { minimal: true }),
+  uboltNut: point('ubolts', 'Nut height', 'Height of one U-bolt nut.', lengthRule(4, 50, 14), 0.3, { minimal: true }),
   loadedArch: point(
     'arch',
     'Loaded arch',
     'Line between the eye centres down to the top face of the main leaf at the centre bolt, weight on. Minus when the leaf stands above the line.',
-    length(-250, 450, 60),
+    lengthRule(-250, 450, 60),
     2.5,
     { sided: true, loaded: true, minimal: true },
   ),
@@ -115,7 +99,7 @@ export const POINTS = {
     'arch',
     'Front eye to centre bolt',
     'Along the main leaf, eye centre to centre bolt.',
-    length(150, 1500, 620),
+    lengthRule(150, 1500, 620),
     3,
     { minimal: true },
   ),
@@ -123,7 +107,7 @@ export const POINTS = {
     'arch',
     'Rear eye to centre bolt',
     'Along the main leaf, eye centre to centre bolt.',
-    length(150, 1500, 660),
+    lengthRule(150, 1500, 660),
     3,
     { minimal: true },
   ),
@@ -131,11 +115,13 @@ export const POINTS = {
     'arch',
     'Eye inside diameter',
     'Bore of the rolled eye, bush out or by its shell.',
-    length(10, 90, 38),
+    lengthRule(10, 90, 38),
     0.5,
   ),
-  leafWidth: point('leaves', 'Leaf width', 'Once, across the main leaf.', length(20, 180, 64), 0.5, { minimal: true }),
-  leafThickness: point('leaves', 'Thickness', 'On a cleaned edge beside the seat.', length(3, 40, 8), 0.15, {
+  leafWidth: point('leaves', 'Leaf width', 'Once, across the main leaf.', lengthRule(20, 180, 64), 0.5, {
+    minimal: true,
+  }),
+  leafThickness: point('leaves', 'Thickness', 'On a cleaned edge beside the seat.', lengthRule(3, 40, 8), 0.15, {
     perLeaf: true,
     minimal: true,
   }),
@@ -143,7 +129,7 @@ export const POINTS = {
     'leaves',
     'Pin to front tip',
     'Along the leaf from the centre bolt to its front tip.',
-    length(40, 1500, 420),
+    lengthRule(40, 1500, 420),
     3,
     { perLeaf: true, minimal: true },
   ),
@@ -151,7 +137,7 @@ export const POINTS = {
     'leaves',
     'Pin to rear tip',
     'Along the leaf from the centre bolt to its rear tip.',
-    length(40, 1500, 460),
+    lengthRule(40, 1500, 460),
     3,
     { perLeaf: true, minimal: true },
   ),
@@ -159,11 +145,11 @@ export const POINTS = {
     'seatLoad',
     'U-bolt spacing',
     'Between the U-bolts along the spring, inside to inside.',
-    length(40, 400, 130),
+    lengthRule(40, 400, 130),
     3,
     { minimal: true },
   ),
-  padLoad: point('seatLoad', 'Wheel load', 'Scale pad under each wheel of this axle.', mass(50, 8000, 600), 0, {
+  padLoad: point('seatLoad', 'Wheel load', 'Scale pad under each wheel of this axle.', massRule(50, 8000, 600), 0, {
     sided: true,
     loaded: true,
   }),
@@ -171,7 +157,7 @@ export const POINTS = {
     'seatLoad',
     'Axle load, estimated',
     'Weigh ticket or estimate for this axle, when there are no pads.',
-    mass(100, 16000, 1200),
+    massRule(100, 16000, 1200),
     0,
     { loaded: true, minimal: true },
   ),
@@ -179,24 +165,24 @@ export const POINTS = {
     'seatLoad',
     'Unsprung mass of the axle',
     'Axle, wheels, brakes and half of springs and shocks.',
-    mass(10, 2500, 190),
+    massRule(10, 2500, 190),
     5,
   ),
   trackWidth: point(
     'seatLoad',
     'Track width',
     'Tyre centre to tyre centre across the axle.',
-    length(500, 2600, 1600),
+    lengthRule(500, 2600, 1600),
     5,
   ),
   springBase: point(
     'seatLoad',
     'Spring base',
     'Centre bolt to centre bolt across the axle.',
-    length(300, 2000, 1050),
+    lengthRule(300, 2000, 1050),
     5,
   ),
-  shackleLength: point('linkage', 'Shackle length', 'Bolt centre to bolt centre.', length(30, 300, 105), 1),
+  shackleLength: point('linkage', 'Shackle length', 'Bolt centre to bolt centre.', lengthRule(30, 300, 105), 1),
   shackleAngle: point(
     'linkage',
     'Shackle angle',
@@ -209,10 +195,16 @@ export const POINTS = {
     'linkage',
     'Axle tube diameter',
     'Caliper or string around the tube divided by 3.14.',
-    length(25, 250, 80),
+    lengthRule(25, 250, 80),
     1,
   ),
-  perchHeight: point('linkage', 'Perch height', 'From the tube to the face the spring lies on.', length(0, 150, 20), 1),
+  perchHeight: point(
+    'linkage',
+    'Perch height',
+    'From the tube to the face the spring lies on.',
+    lengthRule(0, 150, 20),
+    1,
+  ),
   tyreRate: point(
     'linkage',
     'Tyre rate',
@@ -255,6 +247,7 @@ export const ASSUMED = {
   unsprungShare: 0.2,
   padShare: 0.02,
   loadShare: 0.15,
+  payloadShare: 0.1,
   leafThicknessWorn: 0.3,
   uboltNut: 14,
   centreBolt: { nutHeight: 8, pitch: 1.5 },

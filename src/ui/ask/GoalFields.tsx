@@ -2,7 +2,7 @@
 import { Checkbox, Input } from 'antd';
 import { useId } from 'react';
 import { ASK_RULES } from './askRules';
-import { TypedField, type Typed } from './TypedField';
+import { TypedField, type Typed } from '../measured/TypedField';
 
 /** What is wrong, what is wanted as a number, within which limits, and what the mechanic expects. */
 export interface Goal {

@@ -11,7 +11,7 @@ import { useSend } from '../job/useSend';
 import { useKept } from '../measured/useKept';
 import { ASK_RULES } from './askRules';
 import { EMPTY_GOAL, goalBody, GoalFields, type Goal } from './GoalFields';
-import { TypedField, type Typed } from './TypedField';
+import { TypedField, type Typed } from '../measured/TypedField';
 import { EMPTY_VEHICLE, vehicleBody, VehicleFields, type VehicleDraft } from './VehicleFields';
 
 interface Draft {

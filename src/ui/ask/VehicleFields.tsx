@@ -5,7 +5,7 @@ import { type KnownAxle, type NewJob } from '@/contracts/job';
 import { AXLE_CLASSES, type AxleClass } from '@/core/measure/points';
 import { Chips } from '../controls/Chips';
 import { ASK_RULES } from './askRules';
-import { TypedField, type Typed } from './TypedField';
+import { TypedField, type Typed } from '../measured/TypedField';
 
 export interface VehicleDraft {
   /** An axle already in the shop's books; null for a new vehicle. */

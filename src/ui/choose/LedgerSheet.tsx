@@ -2,7 +2,8 @@
 import { type JobView } from '@/contracts/job';
 import { summarise } from '@/core/height/ledger';
 import { inputLabel } from '@/core/height/axleInput';
-import { type Band, type SidePrediction, type StatePrediction } from '@/core/height/predict';
+import { type Band } from '@/core/height/band';
+import { type SidePrediction, type StatePrediction } from '@/core/height/predict';
 import { Sheet } from '../controls/Sheet';
 import { LedgerTable } from '../ledger/LedgerTable';
 import { Marked } from '../controls/Mark';
@@ -25,7 +26,7 @@ export function LedgerSheet({ view, sideName, side, state, band, progress }: Pro
   const { change } = summarise(state.ledger);
   const short = job.wantedChange - change;
   const met = Math.abs(short) <= job.tolerance;
-  const worst = side.contributions[0];
+  const worst = state.contributions[0];
   return (
     <Sheet title={`Height ledger, ${sideName}, ${state.name}`}>
       <LedgerTable lines={state.ledger} half={half} caption={`Height ledger ${sideName} ${state.name}`} />

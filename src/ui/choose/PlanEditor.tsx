@@ -1,6 +1,6 @@
 'use client';
 import { type JobView } from '@/contracts/job';
-import { TypedField } from '../ask/TypedField';
+import { TypedField } from '../measured/TypedField';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';

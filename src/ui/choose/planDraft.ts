@@ -1,17 +1,9 @@
 import { type ChangeRow } from '@/contracts/job';
 import { type FieldRule } from '@/core/units/parse';
-import { type Typed } from '../ask/TypedField';
+import { lengthRule } from '@/core/units/rules';
+import { type Typed } from '../measured/TypedField';
 
 export type ChangeKind = ChangeRow['kind'];
-
-const mm = (min: number, max: number, expected?: number): FieldRule => ({
-  dimension: 'length',
-  unit: 'mm',
-  min,
-  max,
-  alternatives: ['in', 'cm'],
-  ...(expected === undefined ? {} : { expected }),
-});
 
 interface PlanField {
   id: string;
@@ -25,10 +17,15 @@ export const CHANGES: Record<ChangeKind, { name: string; fields: readonly PlanFi
   addLeaf: {
     name: 'Leaf added',
     fields: [
-      { id: 'front', label: 'Pin to front tip', rule: mm(40, 1500, 450) },
-      { id: 'rear', label: 'Pin to rear tip', rule: mm(40, 1500, 450) },
-      { id: 'thickness', label: 'Thickness', rule: mm(3, 40, 8) },
-      { id: 'camber', label: 'Free camber', rule: mm(-300, 500, 90), hint: 'string across its tips, lying free' },
+      { id: 'front', label: 'Pin to front tip', rule: lengthRule(40, 1500, 450) },
+      { id: 'rear', label: 'Pin to rear tip', rule: lengthRule(40, 1500, 450) },
+      { id: 'thickness', label: 'Thickness', rule: lengthRule(3, 40, 8) },
+      {
+        id: 'camber',
+        label: 'Free camber',
+        rule: lengthRule(-300, 500, 90),
+        hint: 'string across its tips, lying free',
+      },
     ],
   },
   block: {
@@ -37,18 +34,18 @@ export const CHANGES: Record<ChangeKind, { name: string; fields: readonly PlanFi
       {
         id: 'height',
         label: 'Block height after the work',
-        rule: mm(0, 300, 40),
+        rule: lengthRule(0, 300, 40),
         hint: '0 takes it out; under the axle a block lowers',
       },
     ],
   },
   shackle: {
     name: 'Shackle',
-    fields: [{ id: 'length', label: 'New shackle, bolt to bolt', rule: mm(30, 300, 110) }],
+    fields: [{ id: 'length', label: 'New shackle, bolt to bolt', rule: lengthRule(30, 300, 110) }],
   },
   overAxle: {
     name: 'Spring over the axle',
-    fields: [{ id: 'height', label: 'New perch height', rule: mm(0, 300, 20), hint: 'on top of the tube' }],
+    fields: [{ id: 'height', label: 'New perch height', rule: lengthRule(0, 300, 20), hint: 'on top of the tube' }],
   },
 };
 

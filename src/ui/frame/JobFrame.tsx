@@ -2,8 +2,8 @@
 import { type ReactNode } from 'react';
 import { type JobView, type Person } from '@/contracts/job';
 import { stationStates, type StationId } from '@/contracts/stations';
+import { PageFrame } from './PageFrame';
 import { StationTape } from './StationTape';
-import { Tools } from './Tools';
 
 interface Props {
   view: JobView;
@@ -13,23 +13,17 @@ interface Props {
   children: ReactNode;
 }
 
-/** Tape, header and bench of one station of one job. */
+/** One station of one job. */
 export function JobFrame({ view, station, people, person, children }: Props) {
   return (
-    <div className="shop">
-      <StationTape jobId={view.job.id} states={stationStates(view)} current={station} />
-      <main className="bench">
-        <header className="head">
-          <div>
-            <h1>
-              {view.vehicle.name}, {view.axle.position} axle
-            </h1>
-            <span className="muted">{view.job.complaint}</span>
-          </div>
-          <Tools people={people} person={person} />
-        </header>
-        {children}
-      </main>
-    </div>
+    <PageFrame
+      title={`${view.vehicle.name}, ${view.axle.position} axle`}
+      note={view.job.complaint}
+      people={people}
+      person={person}
+      tape={<StationTape jobId={view.job.id} states={stationStates(view)} current={station} />}
+    >
+      {children}
+    </PageFrame>
   );
 }

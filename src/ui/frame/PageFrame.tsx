@@ -9,14 +9,16 @@ interface Props {
   note: string;
   people: readonly Person[];
   person: string;
+  /** The tape at the edge; a screen outside a job only leads back to the Board. */
+  tape?: ReactNode;
   children: ReactNode;
 }
 
-/** A screen outside a job: tape, header and bench. */
-export function PageFrame({ title, note, people, person, children }: Props) {
+/** Tape, header and bench of a screen. */
+export function PageFrame({ title, note, people, person, tape = <StationTape />, children }: Props) {
   return (
     <div className="shop">
-      <StationTape />
+      {tape}
       <main className="bench">
         <header className="head">
           <div>

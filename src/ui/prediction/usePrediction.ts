@@ -1,7 +1,8 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type AxleInput } from '@/core/height/axleInput';
-import { type AxlePrediction, type Band } from '@/core/height/predict';
+import { type Band } from '@/core/height/band';
+import { type AxlePrediction } from '@/core/height/predict';
 import { type PredictMessage, type PredictRequest } from '@/workers/predict.worker';
 
 export interface Preview {

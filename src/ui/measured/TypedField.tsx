@@ -1,7 +1,7 @@
 'use client';
 import { type ReactNode } from 'react';
 import { type FieldRule } from '@/core/units/parse';
-import { MeasuredInput } from '../measured/MeasuredInput';
+import { MeasuredInput } from './MeasuredInput';
 
 /** A typed text with the value it was read as. */
 export interface Typed {

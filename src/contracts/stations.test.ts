@@ -1,0 +1,13 @@
+import { currentStation } from './stations';
+
+const none = { readings: 0, changes: 0, predictions: 0, built: false, outcomes: 0, outside: 0 };
+
+test.each([
+  [none, 'measure'],
+  [{ ...none, readings: 4 }, 'measure'],
+  [{ ...none, readings: 20, changes: 1 }, 'choose'],
+  [{ ...none, readings: 20, changes: 1, predictions: 1 }, 'build'],
+  [{ ...none, readings: 20, changes: 1, predictions: 1, built: true }, 'prove'],
+] as const)('a job with %j is worked on at %s', (progress, station) => {
+  expect(currentStation(progress)).toBe(station);
+});

@@ -1,0 +1,109 @@
+import { CoreError } from '../errors';
+import { ROUGH } from '../leafpack/solve';
+import { draw, SIDES, type AxleInput, type Side } from './axleInput';
+import { SideModel } from './axleModel';
+import { normal, Z90, type Uniform } from './estimate';
+import {
+  central,
+  extraLoads,
+  frictionShare,
+  NARROWEST_BAND,
+  type AxlePrediction,
+  type StatePrediction,
+} from './predict';
+
+/** 90 % band of one side and load state about the predicted height. */
+export interface Band {
+  low: number;
+  high: number;
+  half: number;
+  samples: number;
+}
+
+/** Samples between two yields. */
+const stepping = 10;
+
+/**
+ * 90 % bands by Monte Carlo through the calibrated model: every input drawn anew, the spring calibrated anew, the
+ * whole plan solved, both height readings and friction added. Yields now and then with the share done.
+ * @param uniform generator passed in; the same generator gives the same bands @param samples 50–20,000
+ */
+export function* predictBands(
+  input: AxleInput,
+  prediction: AxlePrediction,
+  uniform: Uniform,
+  samples: number,
+): Generator<number, Record<Side, Band[] | null>> {
+  if (samples < 50 || samples > 20_000) throw new CoreError('bad-input', 'samples', 'samples must be 50 to 20,000');
+  const bands: Record<Side, Band[] | null> = { left: null, right: null };
+  const present = SIDES.filter((side) => prediction.sides[side]);
+  for (const [n, side] of present.entries()) {
+    const states = prediction.sides[side]!.states;
+    const totals: number[][] = states.map(() => []);
+    let failed = 0;
+    let like = new SideModel(draw(input, central), side, undefined, ROUGH);
+    for (let k = 0; k < samples; k++) {
+      if (k % stepping === 0) yield (n + k / samples) / present.length;
+      try {
+        const { outcome, model } = sample(input, side, states, uniform, like);
+        like = model;
+        outcome.forEach((value, j) => totals[j]!.push(value));
+      } catch (error) {
+        if (!(error instanceof CoreError)) throw error;
+        failed += 1;
+        if (failed > samples / 20)
+          throw new CoreError(
+            'no-convergence',
+            'band',
+            `more than one in twenty variants has no solution: ${error.message}`,
+          );
+      }
+    }
+    bands[side] = totals.map((values, j) => bandOf(values, states[j]!));
+  }
+  return bands;
+}
+
+/** Inputs that may lie on either side of zero; every other one is never drawn below it. */
+const SIGNED = /(archTop|camber|departure|eyeOffset|extraMass)$/;
+
+/** One outcome per load state: what the tape would say after the work (or the change without a before height). */
+function sample(
+  input: AxleInput,
+  side: Side,
+  states: readonly StatePrediction[],
+  uniform: Uniform,
+  like: SideModel,
+): { outcome: number[]; model: SideModel } {
+  let rubbing = 1;
+  const drawn = draw(input, (e, path) => {
+    const free = e.value + (e.half90 / Z90) * normal(uniform);
+    const value = SIGNED.test(path) ? free : Math.max(0, free);
+    if (path === 'pack.friction') rubbing = e.value > 0 ? value / e.value : 1;
+    return value;
+  });
+  if (drawn.pack?.seatShape === 'unknown') drawn.pack.seatShape = uniform() < 0.5 ? 'flat' : 'concentric';
+  const model = new SideModel(drawn, side, like, ROUGH);
+  const base = model.state([], 0).rise;
+  const extras = extraLoads(drawn, states.length);
+  const outcome = states.map((state, k) => {
+    const share = frictionShare(input) * rubbing;
+    const stuck = (old: number, built: number) => share * ((2 * uniform() - 1) * old + (2 * uniform() - 1) * built);
+    return (
+      (drawn.sides[side].height ?? 0) +
+      model.state(drawn.changes, extras[k]!).rise -
+      base +
+      (input.afterReading / Z90) * normal(uniform) +
+      stuck(states[0]!.old?.frictionHeight ?? 0, state.built?.frictionHeight ?? 0)
+    );
+  });
+  return { outcome, model };
+}
+
+function bandOf(values: number[], state: StatePrediction): Band {
+  const sorted = values.toSorted((p, q) => p - q);
+  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
+  const centre = state.after ?? state.change;
+  const half = Math.max(NARROWEST_BAND, at(0.95) - centre, centre - at(0.05));
+  return { low: centre - half, high: centre + half, half, samples: sorted.length };
+}

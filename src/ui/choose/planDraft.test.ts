@@ -1,0 +1,44 @@
+import { changeSchema, type ChangeRow } from '@/contracts/job';
+import { CHANGES, completeLine, lineOf, type ChangeKind } from './planDraft';
+
+const stored: ChangeRow[] = [
+  {
+    kind: 'addLeaf',
+    front: 484,
+    frontTyped: '484',
+    rear: 508,
+    rearTyped: '20 in',
+    thickness: 7.1,
+    thicknessTyped: '7.1',
+    camber: 111,
+    camberTyped: '4 3/8',
+    source: 'catalogue',
+  },
+  { kind: 'block', height: 0, heightTyped: '0' },
+  { kind: 'shackle', length: 120, lengthTyped: '120' },
+  { kind: 'overAxle', height: 20, heightTyped: '20' },
+];
+
+test.each(stored)('a stored $kind becomes a line and the same change again', (change) => {
+  const line = lineOf(change, 0);
+  expect(completeLine(line)).toEqual(change);
+  expect(changeSchema.safeParse(completeLine(line)).success).toBe(true);
+});
+
+test.each(Object.keys(CHANGES) as ChangeKind[])('a %s that lacks any of its fields is not complete', (kind) => {
+  const change = stored.find((c) => c.kind === kind)!;
+  for (const { id } of CHANGES[kind].fields) {
+    const line = lineOf(change, 0);
+    delete line.values[id];
+    expect(completeLine(line)).toBeUndefined();
+  }
+});
+
+test('the limits at the field are those of the contract', () => {
+  for (const change of stored)
+    for (const { id, rule } of CHANGES[change.kind].fields) {
+      expect(changeSchema.safeParse({ ...change, [id]: rule.max }).success).toBe(true);
+      expect(changeSchema.safeParse({ ...change, [id]: rule.max + 1 }).success).toBe(false);
+      expect(changeSchema.safeParse({ ...change, [id]: rule.min - 1 }).success).toBe(false);
+    }
+});

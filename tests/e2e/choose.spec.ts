@@ -25,7 +25,7 @@ test('inches: printed sixteenths add up as printed, and what was typed stays as 
   await page.getByRole('button', { name: 'in 1/16' }).click();
   const spoken = async (row: number) => {
     const text = await lines(page).nth(row).locator('td').nth(1).locator('.hidden-word').innerText();
-    const [, minus, whole, top, bottom] = /^(minus )?(?:(\d+)(?: and )?)?(?:(\d+) over (\d+))? inches$/.exec(text)!;
+    const [, minus, whole, top, bottom] = /^(minus )?(?:(\d+)(?: and | ))?(?:(\d+) over (\d+) )?inches$/.exec(text)!;
     return (minus ? -1 : 1) * (Number(whole ?? 0) + (top ? Number(top) / Number(bottom) : 0));
   };
   let sum = 0;

@@ -95,9 +95,14 @@ export function draw<T>(tree: T, pick: (estimate: Estimate, path: string) => num
   ) as Drawn<T>;
 }
 
+export interface NamedEstimate {
+  path: string;
+  estimate: Estimate;
+}
+
 /** All estimates of a tree with their paths. */
-export function estimatesOf(tree: unknown): { path: string; estimate: Estimate }[] {
-  const found: { path: string; estimate: Estimate }[] = [];
+export function estimatesOf(tree: unknown): NamedEstimate[] {
+  const found: NamedEstimate[] = [];
   draw(tree, (estimate, path) => {
     found.push({ path, estimate });
     return estimate.value;

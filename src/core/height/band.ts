@@ -1,6 +1,6 @@
 import { CoreError } from '../errors';
 import { ROUGH } from '../leafpack/solve';
-import { draw, SIDES, type AxleInput, type Side } from './axleInput';
+import { draw, estimatesOf, SIDES, type AxleInput, type NamedEstimate, type Side } from './axleInput';
 import { SideModel } from './axleModel';
 import { normal, Z90, type Uniform } from './estimate';
 import {
@@ -35,6 +35,8 @@ export function* predictBands(
   samples: number,
 ): Generator<number, Record<Side, Band[] | null>> {
   if (samples < 50 || samples > 20_000) throw new CoreError('bad-input', 'samples', 'samples must be 50 to 20,000');
+  // By name, not by the order of keys: a database may store an object's keys in another order.
+  const estimates = estimatesOf(input).sort((p, q) => (p.path < q.path ? -1 : 1));
   const bands: Record<Side, Band[] | null> = { left: null, right: null };
   const present = SIDES.filter((side) => prediction.sides[side]);
   for (const [n, side] of present.entries()) {
@@ -45,7 +47,7 @@ export function* predictBands(
     for (let k = 0; k < samples; k++) {
       if (k % stepping === 0) yield (n + k / samples) / present.length;
       try {
-        const { outcome, model } = sample(input, side, states, uniform, like);
+        const { outcome, model } = sample(input, side, estimates, states, uniform, like);
         like = model;
         outcome.forEach((value, j) => totals[j]!.push(value));
       } catch (error) {
@@ -71,17 +73,19 @@ const SIGNED = /(archTop|camber|departure|eyeOffset|extraMass)$/;
 function sample(
   input: AxleInput,
   side: Side,
+  estimates: readonly NamedEstimate[],
   states: readonly StatePrediction[],
   uniform: Uniform,
   like: SideModel,
 ): { outcome: number[]; model: SideModel } {
-  let rubbing = 1;
-  const drawn = draw(input, (e, path) => {
-    const free = e.value + (e.half90 / Z90) * normal(uniform);
-    const value = SIGNED.test(path) ? free : Math.max(0, free);
-    if (path === 'pack.friction') rubbing = e.value > 0 ? value / e.value : 1;
-    return value;
-  });
+  const values = new Map<string, number>();
+  for (const { path, estimate } of estimates) {
+    const free = estimate.value + (estimate.half90 / Z90) * normal(uniform);
+    values.set(path, SIGNED.test(path) ? free : Math.max(0, free));
+  }
+  const drawn = draw(input, (e, path) => values.get(path) ?? e.value);
+  const usual = input.pack?.friction.value ?? 0;
+  const rubbing = usual > 0 ? (drawn.pack?.friction ?? usual) / usual : 1;
   if (drawn.pack?.seatShape === 'unknown') drawn.pack.seatShape = uniform() < 0.5 ? 'flat' : 'concentric';
   const model = new SideModel(drawn, side, like, ROUGH);
   const base = model.state([], 0).rise;

@@ -90,6 +90,23 @@ test('the same seed gives the same band, another seed nearly the same', () => {
   expect(half(6)).toBeLessThan(2 * first);
 });
 
+test('the band does not depend on the order of keys, which a database may change', () => {
+  const input = inputOf();
+  const turned = (node: unknown): unknown =>
+    Array.isArray(node)
+      ? node.map(turned)
+      : node !== null && typeof node === 'object'
+        ? Object.fromEntries(
+            Object.entries(node)
+              .reverse()
+              .map(([key, value]) => [key, turned(value)]),
+          )
+        : node;
+  const other = turned(input) as AxleInput;
+  const half = (i: AxleInput) => finish(predictBands(i, predicted(i), uniformFrom(4), 50)).right![1]!.half;
+  expect(half(other)).toBeCloseTo(half(input), 9);
+});
+
 test('the first-order band agrees with Monte Carlo and a catalogue leaf widens it', () => {
   const known = inputOf();
   const prediction = predicted(known);

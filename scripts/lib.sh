@@ -70,7 +70,7 @@ ensure_build() { # ensure_build DISTDIR
 as_pg() { if [ "$(id -u)" = 0 ]; then (cd / && exec runuser -u postgres -- "$@"); else "$@"; fi; }
 
 port_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
-free_port() { node -e 'const s=require("net").createServer().listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'; }
+free_port() { node -e 'const s=require("net").createServer().listen(0,"127.0.0.1",()=>{process.stdout.write(String(s.address().port));s.close()})'; }
 
 # Chooses a folder the postgres user can reach: the wanted one, else one under /var/lib/gravelwort.
 cluster_home() { # cluster_home WANTED NAME
@@ -121,15 +121,19 @@ SQL
   APP_URL="postgresql://gravelwort_app:$(cat "$home/app.secret")@127.0.0.1:$PG_PORT/gravelwort"
 }
 
-# Ends a server left by a crash, by the id in its own pid file, and removes a stale pid file.
+# Whether the process of a pid file is this cluster's server (a zombie is not).
+is_postmaster() { [ -n "$1" ] && tr '\0' ' ' <"/proc/$1/cmdline" 2>/dev/null | grep -q -- "$2"; }
+
+# Ends a server left by a crash, by the id in its own pid file, and removes the stale pid file and socket.
 stop_postmaster() {
-  local data=$1 pid; pid=$(head -1 "$data/postmaster.pid" 2>/dev/null || true)
-  [ -n "$pid" ] || return 0
-  if [ -r "/proc/$pid/cmdline" ] && tr '\0' ' ' <"/proc/$pid/cmdline" | grep -q -- "$data"; then
-    kill -INT "$pid" 2>/dev/null || true
-    for _ in $(seq 100); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
-  fi
-  rm -f "$data/postmaster.pid"
+  local data=$1 pid signal; pid=$(head -1 "$data/postmaster.pid" 2>/dev/null || true)
+  for signal in INT QUIT; do
+    is_postmaster "$pid" "$data" || break
+    kill -"$signal" "$pid" 2>/dev/null || true
+    for _ in $(seq 100); do is_postmaster "$pid" "$data" || break; sleep 0.1; done
+  done
+  is_postmaster "$pid" "$data" && die "the database of an earlier run (process $pid) does not end."
+  rm -f "$data/postmaster.pid" "${data%/data}"/sock/.s.PGSQL.*
 }
 
 cluster_down() { local home=$1 bin; bin=$(PG_BIN_DIR); [ -f "$home/data/postmaster.pid" ] && as_pg "$bin/pg_ctl" -D "$home/data" -m fast -w stop >/dev/null 2>&1 || true; }

@@ -59,7 +59,6 @@ export const jobSchema = z.object({
   updatedAt: when,
   createdAt: when,
 });
-export type Job = z.infer<typeof jobSchema>;
 
 export const stateSchema = z.object({
   id,
@@ -71,7 +70,6 @@ export const stateSchema = z.object({
   stationTyped: z.string(),
   wanted: z.boolean(),
 });
-export type LoadStateRow = z.infer<typeof stateSchema>;
 
 export const packSchema = z.object({
   id,

@@ -13,12 +13,12 @@ import {
   type PackEdit,
   type PlanEdit,
 } from '@/contracts/job';
+import { missingBeforeHeights } from '@/contracts/gates';
 import { conflict, notFound, ProblemError } from '@/contracts/problem';
 import { pointOf } from '@/core/measure/points';
 import { SUPPORT_ITEMS } from '@/core/procedure/checks';
 import { parseMeasured } from '@/core/units/parse';
 import { UNITS } from '@/core/units/units';
-import { type Side, SIDES } from '@/core/height/axleInput';
 import { summarise } from '@/core/height/ledger';
 
 /** Everything a page of one job shows. @throws ProblemError not-found */
@@ -220,17 +220,6 @@ export async function answerSafety(
 ): Promise<JobView> {
   await jobs.insertSafety(tx, given.id, jobId, given.item, given.answer);
   return loadJob(tx, jobId);
-}
-
-/** Before heights that the build may not start without: both sides in the state of the day. */
-export function missingBeforeHeights(view: JobView): Side[] {
-  const base = view.states[0]?.id ?? null;
-  return SIDES.filter(
-    (side) =>
-      !view.readings.some(
-        (r) => r.point === 'hubToLip' && r.phase === 'before' && r.side === side && r.stateId === base,
-      ),
-  );
 }
 
 /** Starts the build; refused without before heights unless a reason is given, and without support and stored energy answered. */

@@ -74,5 +74,4 @@ export function dimensionSpelled(spelling: string): Dimension | undefined {
   return Object.values(UNITS).find((u) => (u.spellings as readonly string[]).includes(wanted))?.dimension;
 }
 
-export const toCore = (value: number, id: UnitId): number => value * UNITS[id].factor;
 export const fromCore = (value: number, id: UnitId): number => value / UNITS[id].factor;

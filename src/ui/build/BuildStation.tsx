@@ -2,8 +2,8 @@
 import { Marked } from '../controls/Mark';
 import { Input } from 'antd';
 import { useState } from 'react';
+import { missingBeforeHeights } from '@/contracts/gates';
 import { type JobView, type Person } from '@/contracts/job';
-import { SIDES } from '@/core/height/axleInput';
 import { FIT_ITEMS, SUPPORT_ITEMS, type Answer, type SafetyItem } from '@/core/procedure/checks';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
@@ -77,13 +77,7 @@ function StartSheet({ job }: { job: JobHandle }) {
   const { view } = job;
   const { busy, problem, run } = useSend();
   const [reason, setReason] = useState('');
-  const base = view.states[0]?.id;
-  const missing = SIDES.filter(
-    (side) =>
-      !view.readings.some(
-        (r) => r.point === 'hubToLip' && r.phase === 'before' && r.side === side && r.stateId === base,
-      ),
-  );
+  const missing = missingBeforeHeights(view);
   if (view.build)
     return (
       <Sheet title="Build started">

@@ -1,0 +1,13 @@
+import { SIDES, type Side } from '@/core/height/axleInput';
+import { type JobView } from './job';
+
+/** Before heights that the build may not start without: both sides in the state of the day. */
+export function missingBeforeHeights(view: JobView): Side[] {
+  const base = view.states[0]?.id ?? null;
+  return SIDES.filter(
+    (side) =>
+      !view.readings.some(
+        (r) => r.point === 'hubToLip' && r.phase === 'before' && r.side === side && r.stateId === base,
+      ),
+  );
+}

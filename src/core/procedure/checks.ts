@@ -18,7 +18,9 @@ export type SafetyItem = (typeof SAFETY_ITEMS)[number];
 /** Without these the build may not start. */
 export const SUPPORT_ITEMS = SAFETY_ITEMS.slice(0, 4);
 /** What a plan changes or relies on, and no reading of this sheet can tell. */
-export const FIT_ITEMS = SAFETY_ITEMS.slice(4);
+const FIT_ITEMS = SAFETY_ITEMS.slice(4);
+/** Those that a plan asks: locators only where a block or a new perch carries the spring. */
+export const fitItems = (located: boolean): SafetyItem[] => FIT_ITEMS.filter((item) => located || item !== 'locator');
 
 export const ANSWERS = ['ok', 'notOk', 'notChecked'] as const;
 export type Answer = (typeof ANSWERS)[number];
@@ -49,9 +51,8 @@ export function planChecks(
     const reason = input.ubolt ? 'Not solved yet.' : 'Thread showing and pitch are not measured.';
     rows.push({ id: 'threads', verdict: 'not checked', reason }, { id: 'runOut', verdict: 'not checked', reason });
   }
-  const blocked = input.changes.some((c) => c.kind === 'block' && c.height.value > 0);
-  for (const item of FIT_ITEMS) {
-    if (item === 'locator' && !blocked && !input.changes.some((c) => c.kind === 'overAxle')) continue;
+  const located = input.changes.some((c) => c.kind === 'overAxle' || (c.kind === 'block' && c.height.value > 0));
+  for (const item of fitItems(located)) {
     rows.push({ id: item, verdict: VERDICT[answer(item)], reason: '' });
   }
   return rows;

@@ -4,7 +4,7 @@ import { Input } from 'antd';
 import { useState } from 'react';
 import { missingBeforeHeights } from '@/contracts/gates';
 import { type JobView, type Person } from '@/contracts/job';
-import { FIT_ITEMS, SUPPORT_ITEMS, type Answer, type SafetyItem } from '@/core/procedure/checks';
+import { fitItems, SUPPORT_ITEMS, type Answer, type SafetyItem } from '@/core/procedure/checks';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { JobFrame } from '../frame/JobFrame';
@@ -31,7 +31,7 @@ export function BuildStation({ first, people, person }: { first: JobView; people
           <StartSheet job={job} />
         </div>
         <Sheet title="What the change will pull on">
-          {FIT_ITEMS.map((item) => (
+          {fitItemsOf(view).map((item) => (
             <SafetyRow key={item} job={job} item={item} />
           ))}
         </Sheet>
@@ -39,6 +39,9 @@ export function BuildStation({ first, people, person }: { first: JobView; people
     </JobFrame>
   );
 }
+
+const fitItemsOf = ({ plan }: JobView) =>
+  fitItems(plan.changes.some((c) => c.kind === 'overAxle' || (c.kind === 'block' && c.height > 0)));
 
 function SafetyRow({ job, item }: { job: JobHandle; item: SafetyItem }) {
   const { problem, run } = useSend();
@@ -96,7 +99,7 @@ function StartSheet({ job }: { job: JobHandle }) {
         ) : null}
       </Sheet>
     );
-  const open = [...SUPPORT_ITEMS, ...FIT_ITEMS].filter(
+  const open = [...SUPPORT_ITEMS, ...fitItemsOf(view)].filter(
     (item) => view.safety.find((s) => s.item === item)?.answer !== 'ok',
   ).length;
   const start = () => void run(() => job.send('/build', 'POST', { overrideReason: reason.trim() || null }));

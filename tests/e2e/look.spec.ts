@@ -42,6 +42,8 @@ test('the measuring sheet is walked with Enter in measuring order, and every act
   page,
 }) => {
   await page.goto(`${DEMO.planned}/measure`);
+  // Fields wait until the page's program runs, so that nothing typed is lost.
+  await expect(page.getByLabel('Hub to arch lip, left')).toBeEnabled();
   await page.getByLabel('Hub to arch lip, left').focus();
   const order: string[] = [];
   for (let k = 0; k < 9; k++) {

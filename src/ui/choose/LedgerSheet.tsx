@@ -26,7 +26,7 @@ export function LedgerSheet({ view, sideName, side, state, band, progress }: Pro
   const { change } = summarise(state.ledger);
   const short = job.wantedChange - change;
   const met = Math.abs(short) <= job.tolerance;
-  const worst = state.contributions[0];
+  const [worst, ...next] = state.contributions.filter((c) => c.effect >= 0.5);
   return (
     <Sheet title={`Height ledger, ${sideName}, ${state.name}`}>
       <LedgerTable lines={state.ledger} half={half} caption={`Height ledger ${sideName} ${state.name}`} />
@@ -69,12 +69,26 @@ export function LedgerSheet({ view, sideName, side, state, band, progress }: Pro
             </>
           ) : null}
         </p>
-        {worst && worst.effect >= 0.5 ? (
-          <p className="note">
-            <strong>{inputLabel(worst.path)}</strong> moves this most (<PlusMinus mm={worst.effect} />
-            {worst.origin === 'assumed' ? ', assumed' : ''}):{' '}
-            {worst.origin === 'assumed' ? 'find it out' : 'measure it again'} to narrow the band.
-          </p>
+        {worst ? (
+          <div className="note">
+            <p>
+              <strong>{inputLabel(worst.path)}</strong> moves this most (<PlusMinus mm={worst.effect} />
+              {worst.origin === 'assumed' ? ', assumed' : ''}):{' '}
+              {worst.origin === 'assumed' ? 'find it out' : 'measure it again'} to narrow the band.
+            </p>
+            {next.length > 0 ? (
+              <p className="small">
+                Then{' '}
+                {next.slice(0, 2).map((c, i) => (
+                  <span key={c.path}>
+                    {i > 0 ? ', ' : ''}
+                    {inputLabel(c.path)} (<PlusMinus mm={c.effect} />)
+                  </span>
+                ))}
+                .
+              </p>
+            ) : null}
+          </div>
         ) : null}
       </div>
     </Sheet>

@@ -3,6 +3,7 @@ import { type ReactNode } from 'react';
 import { type Person } from '@/contracts/job';
 import { StationTape } from './StationTape';
 import { Tools } from './Tools';
+import { useReady } from './useReady';
 
 interface Props {
   title: string;
@@ -16,18 +17,21 @@ interface Props {
 
 /** Tape, header and bench of a screen. */
 export function PageFrame({ title, note, people, person, tape = <StationTape />, children }: Props) {
+  const ready = useReady();
   return (
     <div className="shop">
       {tape}
       <main className="bench">
-        <header className="head">
-          <div>
-            <h1>{title}</h1>
-            <span className="muted">{note}</span>
-          </div>
-          <Tools people={people} person={person} />
-        </header>
-        {children}
+        <fieldset className="until-ready" role="presentation" disabled={!ready}>
+          <header className="head">
+            <div>
+              <h1>{title}</h1>
+              <span className="muted">{note}</span>
+            </div>
+            <Tools people={people} person={person} />
+          </header>
+          {children}
+        </fieldset>
       </main>
     </div>
   );

@@ -30,6 +30,8 @@ test('every input has a name in plain words, for “measure it again”', () => 
     expect(label.length).toBeGreaterThan(3);
   }
   expect(inputLabel('pack.leaves.1.thickness')).toBe('thickness of leaf 2');
+  expect(inputLabel('changes.0.camber')).toBe('free camber of the added leaf');
+  expect(inputLabel('sides.left.height')).toBe('height before the work, left');
   expect(inputLabel('sides.left.spring.archTop')).toBe('loaded arch, left');
 });
 

@@ -129,13 +129,21 @@ const PARTS: Record<string, string> = {
   rear: 'rear length',
   thickness: 'thickness',
   departure: 'free curve',
-  camber: 'free camber',
-  chord: 'chord of its camber',
-  height: 'height',
-  length: 'length',
-  perch: 'new perch height',
+  height: 'height before the work',
   archTop: 'loaded arch',
   load: 'load on the spring',
+};
+
+/** The same words in a plan of changes, where they mean the new part. */
+const CHANGED: Record<string, string> = {
+  front: 'front length of the added leaf',
+  rear: 'rear length of the added leaf',
+  thickness: 'thickness of the added leaf',
+  camber: 'free camber of the added leaf',
+  chord: 'span over which the added leaf’s camber was read',
+  height: 'height of the new block',
+  length: 'length of the new shackle',
+  perch: 'height of the new perch',
 };
 
 /** Plain words for an input's path, for "measure this again". */
@@ -145,7 +153,7 @@ export function inputLabel(path: string): string {
   const part = path.split('.');
   const last = PARTS[part.at(-1) ?? ''] ?? part.at(-1) ?? path;
   if (part[0] === 'pack' && part[1] === 'leaves') return `${last} of leaf ${Number(part[2]) + 1}`;
-  if (part[0] === 'changes') return `${last} of planned change ${Number(part[1]) + 1}`;
+  if (part[0] === 'changes') return CHANGED[part.at(-1) ?? ''] ?? last;
   if (part[0] === 'states') return 'mass of the load aboard';
   if (part[0] === 'sides') return `${last}, ${part[1]}`;
   return path;

@@ -1,0 +1,149 @@
+import fc from 'fast-check';
+import { flatbedSheet } from '../../../tests/reference/sheets';
+import { CoreError } from '../errors';
+import { finish } from '../finish';
+import { assemble } from '../measure/assemble';
+import { type PlannedChange, type Sheet } from '../measure/sheet';
+import { ledgerValue, summarise } from './ledger';
+import { predictCentral, type StatePrediction } from './predict';
+
+const leaf = fc
+  .record({
+    share: fc.integer({ min: 50, max: 92 }).map((n) => n / 100),
+    thickness: fc.integer({ min: 65, max: 95 }).map((n) => n / 10),
+    camber: fc.integer({ min: 70, max: 160 }),
+  })
+  .map(({ share, thickness, camber }): PlannedChange => ({
+    kind: 'addLeaf',
+    front: 670 * share,
+    rear: 710 * share,
+    thickness,
+    camber: camber * share ** 2,
+    source: 'measured',
+  }));
+const block = fc.integer({ min: 0, max: 90 }).map((height): PlannedChange => ({ kind: 'block', height }));
+const shackle = fc.integer({ min: 95, max: 135 }).map((length): PlannedChange => ({ kind: 'shackle', length }));
+const plan = fc
+  .tuple(
+    fc.option(leaf, { nil: undefined }),
+    fc.option(block, { nil: undefined }),
+    fc.option(shackle, { nil: undefined }),
+  )
+  .map((parts) => parts.filter((part) => part !== undefined))
+  .filter((changes) => changes.length > 0);
+
+/** Both load states of the left side, without bands. */
+const statesOf = (sheet: Sheet): StatePrediction[] =>
+  finish(predictCentral(assemble(sheet).input, false)).sides.left!.states;
+const changeOf = (changes: PlannedChange[], state = 0): number =>
+  summarise(statesOf(flatbedSheet(changes))[state]!.ledger).change;
+
+test('property: whatever the plan, each ledger adds up and before plus change is after, in every load state', () => {
+  fc.assert(
+    fc.property(plan, (changes) => {
+      for (const state of statesOf(flatbedSheet(changes))) {
+        const parts = state.ledger.filter((l) => l.kind !== 'total' && l.kind !== 'settling');
+        expect(parts.reduce((sum, l) => sum + l.value, 0)).toBeCloseTo(ledgerValue(state.ledger, 'total'), 9);
+        const { before, after, change } = summarise(state.ledger);
+        expect(before! + change).toBeCloseTo(after!, 9);
+        expect(before).toBeCloseTo(state.beforeHere!, 9);
+        expect(after).toBeCloseTo(state.after!, 9);
+      }
+    }),
+    { numRuns: 25 },
+  );
+});
+
+test('property: a block adds its height to any plan, and nothing else', () => {
+  fc.assert(
+    fc.property(leaf, fc.integer({ min: 5, max: 90 }), (added, height) => {
+      const alone = changeOf([added], 1);
+      expect(changeOf([added, { kind: 'block', height }], 1)).toBeCloseTo(alone + height, 6);
+    }),
+    { numRuns: 15 },
+  );
+});
+
+test('property: more camber and a longer shackle raise the frame', () => {
+  fc.assert(
+    fc.property(leaf, fc.integer({ min: 8, max: 40 }), (added, more) => {
+      if (added.kind !== 'addLeaf') return;
+      expect(changeOf([{ ...added, camber: added.camber + more }])).toBeGreaterThan(changeOf([added]) - 1e-6);
+      expect(changeOf([{ kind: 'shackle', length: 110 + more / 2 }])).toBeGreaterThan(0.2 * more);
+    }),
+    { numRuns: 15 },
+  );
+});
+
+test('property: the order in which changes were planned does not matter', () => {
+  fc.assert(
+    fc.property(leaf, block, shackle, (added, riser, link) => {
+      const total = (changes: PlannedChange[]) => statesOf(flatbedSheet(changes))[1]!.after!;
+      expect(total([link, riser, added])).toBeCloseTo(total([added, riser, link]), 5);
+    }),
+    { numRuns: 10 },
+  );
+});
+
+test('two added leaves are placed and solved together; their lines stay apart', () => {
+  const [one, two] = [0.85, 0.6].map((share): PlannedChange => ({
+    kind: 'addLeaf',
+    front: 670 * share,
+    rear: 710 * share,
+    thickness: 8,
+    camber: 120 * share ** 2,
+    source: 'measured',
+  }));
+  const [state] = statesOf(flatbedSheet([one!, two!]));
+  expect(state!.ledger.filter((l) => l.kind === 'leafArch')).toHaveLength(2);
+  expect(ledgerValue(state!.ledger, 'leafThickness')).toBe(16);
+  expect(state!.built!.elevation.leaves).toHaveLength(8);
+  const lengths = state!.built!.elevation.leaves.map(({ points }) => points.at(-1)!.x - points[0]!.x);
+  for (let i = 1; i < lengths.length; i++) expect(lengths[i]!).toBeLessThan(lengths[i - 1]! + 1);
+});
+
+test('a leaf as long as the main leaf may read a little longer; one truly longer is refused by name', () => {
+  const full = (front: number): PlannedChange => ({
+    kind: 'addLeaf',
+    front,
+    rear: 710,
+    thickness: 8,
+    camber: 140,
+    source: 'measured',
+  });
+  // Only the chord of its camber is 6 mm longer.
+  expect(Math.abs(changeOf([full(676)]) - changeOf([full(670)]))).toBeLessThan(0.5);
+  try {
+    changeOf([full(720)]);
+    throw new Error('was accepted');
+  } catch (error) {
+    expect(error).toBeInstanceOf(CoreError);
+    expect(error).toMatchObject({ code: 'bad-input', field: 'leaves[1]' });
+  }
+});
+
+test('left and right are separate: readings changed over give predictions changed over', () => {
+  const sheet = flatbedSheet();
+  const lean = {
+    ...sheet,
+    readings: sheet.readings.map((r) => (r.point === 'loadedArch' && r.side === 'right' ? { ...r, value: 40 } : r)),
+  };
+  const swapped = {
+    ...lean,
+    readings: lean.readings.map((r) =>
+      r.side === null ? r : { ...r, side: r.side === 'left' ? ('right' as const) : ('left' as const) },
+    ),
+  };
+  const both = (s: Sheet) => finish(predictCentral(assemble(s).input, false)).sides;
+  expect(both(swapped).left!.states[1]!.after).toBeCloseTo(both(lean).right!.states[1]!.after!, 9);
+  expect(both(lean).left!.states[0]!.built!.arch).not.toBeCloseTo(both(lean).right!.states[0]!.built!.arch, 0);
+});
+
+test('readings that no spring can explain are refused with the field, not answered with a number', () => {
+  const sheet = flatbedSheet();
+  const absurd = {
+    ...sheet,
+    readings: sheet.readings.map((r) => (r.point === 'shackleAngle' ? { ...r, value: 0.05 } : r)),
+  };
+  expect(() => statesOf(absurd)).toThrow(CoreError);
+});

@@ -7,7 +7,13 @@ import { type Metadata } from 'next';
 import { cookies } from 'next/headers';
 import { type ReactNode } from 'react';
 import { Providers } from '@/ui/theme/Providers';
-import '@/ui/theme/sheet.css';
+import '@/ui/theme/tokens.css';
+import '@/ui/theme/words.css';
+import '@/ui/theme/page.css';
+import '@/ui/theme/fields.css';
+import '@/ui/theme/drawing.css';
+import '@/ui/theme/stations.css';
+import '@/ui/theme/narrow.css';
 
 export const metadata: Metadata = { title: 'Gravelwort', description: 'Predict and prove ride height' };
 

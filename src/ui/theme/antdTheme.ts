@@ -1,6 +1,6 @@
 import { type ThemeConfig } from 'antd';
 
-/** Paper and ink for the component library: square, flat, condensed; the same figures as sheet.css. */
+/** Paper and ink for the component library: square, flat, condensed; the same colours as tokens.css. */
 export function antdTheme(dark: boolean): ThemeConfig {
   const ink = dark ? '#ece7d8' : '#1d282c';
   return {

@@ -1,7 +1,7 @@
 'use client';
-import { type JobView, type Person } from '@/contracts/job';
+import { type JobView } from '@/contracts/job';
 import { Sheet } from '../controls/Sheet';
-import { JobFrame } from '../frame/JobFrame';
+import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { ProblemNote } from '../job/ProblemNote';
 import { useJob } from '../job/useJob';
 import { useSend } from '../job/useSend';
@@ -18,7 +18,7 @@ const goalOf = ({ job }: JobView): Goal => ({
   keepUbolts: job.keepUbolts,
 });
 
-export function AskStation({ first, people, person }: { first: JobView; people: readonly Person[]; person: string }) {
+export function AskStation({ first, people, person }: StationProps) {
   const job = useJob(first);
   const { view } = job;
   const { busy, problem, run } = useSend();

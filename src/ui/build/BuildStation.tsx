@@ -3,17 +3,17 @@ import { Marked } from '../controls/Mark';
 import { Input } from 'antd';
 import { useState } from 'react';
 import { missingBeforeHeights } from '@/contracts/gates';
-import { type JobView, type Person } from '@/contracts/job';
+import { type JobView } from '@/contracts/job';
 import { fitItems, SUPPORT_ITEMS, type Answer, type SafetyItem } from '@/core/procedure/checks';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
-import { JobFrame } from '../frame/JobFrame';
+import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { ProblemNote } from '../job/ProblemNote';
 import { useJob, type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { SAFETY_TEXT } from './safetyText';
 
-export function BuildStation({ first, people, person }: { first: JobView; people: readonly Person[]; person: string }) {
+export function BuildStation({ first, people, person }: StationProps) {
   const job = useJob(first);
   const { view } = job;
   return (

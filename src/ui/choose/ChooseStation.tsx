@@ -2,7 +2,7 @@
 import { Marked } from '../controls/Mark';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { type JobView, type Person } from '@/contracts/job';
+import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { SIDES, type AxleInput, type Side } from '@/core/height/axleInput';
 import { missingFor, type SidePrediction, type StatePrediction } from '@/core/height/predict';
@@ -13,7 +13,7 @@ import { LoadDeflection } from '../chart/LoadDeflection';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { ElevationDrawing } from '../drawing/ElevationDrawing';
-import { JobFrame } from '../frame/JobFrame';
+import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { useJob } from '../job/useJob';
 import { missingText } from '../measure/missingText';
 import { assumedParts } from '../prediction/assumedParts';
@@ -26,15 +26,7 @@ import { PlanEditor } from './PlanEditor';
 import { StoreSheet } from './StoreSheet';
 import { usePlan } from './usePlan';
 
-export function ChooseStation({
-  first,
-  people,
-  person,
-}: {
-  first: JobView;
-  people: readonly Person[];
-  person: string;
-}) {
+export function ChooseStation({ first, people, person }: StationProps) {
   const job = useJob(first);
   const { view } = job;
   const plan = usePlan(job);

@@ -5,6 +5,13 @@ import { stationStates, type StationId } from '@/contracts/stations';
 import { PageFrame } from './PageFrame';
 import { StationTape } from './StationTape';
 
+/** What every station's page brings: the job, the shop's people, and who is at work. */
+export interface StationProps {
+  first: JobView;
+  people: readonly Person[];
+  person: string;
+}
+
 interface Props {
   view: JobView;
   station: StationId;

@@ -11,11 +11,13 @@ interface Props {
   group: GroupId;
   rolled: boolean | null;
   onFocus: (point: PointId) => void;
+  /** Asked before the fields. */
+  lead?: ReactNode;
   children?: ReactNode;
 }
 
 /** One group of the sheet in measuring order: the minimal readings in sight, the rest unfolds. */
-export function GroupFields({ job, group, rolled, onFocus, children }: Props) {
+export function GroupFields({ job, group, rolled, onFocus, lead, children }: Props) {
   const index = GROUPS.findIndex((g) => g.id === group);
   const { title, buys } = GROUPS[index]!;
   const points = POINT_IDS.filter((id) => pointOf(id).group === group && !pointOf(id).perLeaf);
@@ -31,6 +33,7 @@ export function GroupFields({ job, group, rolled, onFocus, children }: Props) {
         </h2>
         <span className="muted">buys: {buys}</span>
       </header>
+      {lead}
       {first.length > 0 ? <div className="grid-fields">{fields(first)}</div> : null}
       {children}
       {first.length === 0 ? <div className="grid-fields">{fields(rest)}</div> : null}

@@ -1,12 +1,11 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { type JobView, type Person } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { assemble } from '@/core/measure/assemble';
 import { type PointId } from '@/core/measure/points';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
-import { JobFrame } from '../frame/JobFrame';
+import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { ProblemNote } from '../job/ProblemNote';
 import { useJob, type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
@@ -15,15 +14,7 @@ import { LeafRows } from './LeafRows';
 import { MeasureAside } from './MeasureAside';
 import { PackFacts } from './PackFacts';
 
-export function MeasureStation({
-  first,
-  people,
-  person,
-}: {
-  first: JobView;
-  people: readonly Person[];
-  person: string;
-}) {
+export function MeasureStation({ first, people, person }: StationProps) {
   const job = useJob(first);
   const { view } = job;
   const [focus, setFocus] = useState<PointId | null>(null);
@@ -40,9 +31,11 @@ export function MeasureStation({
           title={`Measuring sheet, ${view.states[0]?.name ?? ''}`}
           aside={<span className="muted">Enter goes on; fractions, inches and millimetres are all read</span>}
         >
-          <GroupFields {...group} group="stance">
-            <RolledQuestion job={job} rolled={answered} onAnswer={setAnswered} />
-          </GroupFields>
+          <GroupFields
+            {...group}
+            group="stance"
+            lead={<RolledQuestion job={job} rolled={answered} onAnswer={setAnswered} />}
+          />
           <GroupFields {...group} group="ubolts" />
           <GroupFields {...group} group="arch">
             <PackFacts job={job} part="eyes" />

@@ -2,18 +2,18 @@
 import { Marked } from '../controls/Mark';
 import { Checkbox } from 'antd';
 import { useState } from 'react';
-import { type JobView, type Outcome, type Person } from '@/contracts/job';
+import { type JobView, type Outcome } from '@/contracts/job';
 import { SIDES, type Side } from '@/core/height/axleInput';
 import { summarise, type LedgerSummary } from '@/core/height/ledger';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
-import { JobFrame } from '../frame/JobFrame';
+import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { useJob } from '../job/useJob';
 import { Length, PlusMinus } from '../measured/Figure';
 import { ReadingField } from '../measured/ReadingField';
 import { ResidualScale } from './ResidualScale';
 
-export function ProveStation({ first, people, person }: { first: JobView; people: readonly Person[]; person: string }) {
+export function ProveStation({ first, people, person }: StationProps) {
   const job = useJob(first);
   const { view } = job;
   const [rolled, setRolled] = useState(false);

@@ -19,9 +19,11 @@ test('a prediction stored with schema version 1 can still be read and says what 
   expect(record.result.bands.left![0]!.half).toBeGreaterThanOrEqual(3);
 });
 
-test('the same core version, inputs and seed give the stored answer again', () => {
+const sameCore = predictionRecordSchema.parse(snapshot(1)).coreVersion === CORE_VERSION;
+
+// Shown as skipped once the core has moved on.
+(sameCore ? test : test.skip)('the same core version, inputs and seed give the stored answer again', () => {
   const record = predictionRecordSchema.parse(snapshot(1));
-  if (record.coreVersion !== CORE_VERSION) return;
   const prediction = finish(predictCentral(record.inputs));
   const bands = finish(predictBands(record.inputs, prediction, uniformFrom(record.seed), record.samples));
   expect(JSON.parse(JSON.stringify({ prediction, bands }))).toEqual({

@@ -34,14 +34,10 @@ test('a vertical shackle carries like a roller: same arch within a tenth of a mi
   const ends: SpringCase['ends'] = {
     kind: 'shackle',
     frontEye: [0, 0],
-    shacklePivot: [roller.eyeDistance, 2000],
-    shackleLength: 2000,
+    shacklePivot: [roller.eyeDistance, 900],
+    shackleLength: 900,
   };
-  const [hung] = solveCase({
-    ...base,
-    ends: { ...ends, shacklePivot: [roller.eyeDistance, 900], shackleLength: 900 },
-    loads: [load],
-  }).states;
+  const [hung] = solveCase({ ...base, ends, loads: [load] }).states;
   if (!hung || 'error' in hung) throw new Error('no equilibrium');
   expect(hung.arch).toBeCloseTo(roller.arch, 1);
   expect(hung.shackleAngle).toBeCloseTo(90, 0);

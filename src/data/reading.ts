@@ -15,11 +15,12 @@ export const currentReadings = (tx: Tx, jobId: string) =>
     [jobId],
   );
 
-export const readingById = (tx: Tx, id: string) =>
+/** Any reading of a job, superseded or not. */
+export const readingById = (tx: Tx, jobId: string, id: string) =>
   tx.rows(
     readingSchema,
-    `SELECT ${READING} FROM reading r JOIN person p ON p.shop_id = r.shop_id AND p.id = r.person_id WHERE r.id = $1`,
-    [id],
+    `SELECT ${READING} FROM reading r JOIN person p ON p.shop_id = r.shop_id AND p.id = r.person_id WHERE r.job_id = $1 AND r.id = $2`,
+    [jobId, id],
   );
 
 /** Which stack piece or fastener a point belongs to. */

@@ -139,6 +139,15 @@ export async function addReading(tx: Tx, jobId: string, reading: NewReading): Pr
     const reason = parsed.kind === 'refused' ? parsed.reason : 'The text and its value do not agree.';
     throw new ProblemError(400, { code: 'bad-input', message: reason, field: 'typed' });
   }
+  if (reading.supersedes) {
+    const [old] = await readingById(tx, jobId, reading.supersedes);
+    if (!old || readingKey(old) !== readingKey(reading))
+      throw new ProblemError(400, {
+        code: 'bad-input',
+        message: 'A reading replaces only one of its own field.',
+        field: 'supersedes',
+      });
+  }
   try {
     await tx.run('SAVEPOINT reading');
     await insertReading(tx, jobId, reading);
@@ -285,7 +294,7 @@ export async function prove(
       field: 'stateId',
     });
   await addReading(tx, jobId, reading);
-  const [stored] = await readingById(tx, reading.id);
+  const [stored] = await readingById(tx, jobId, reading.id);
   const measured = stored?.value ?? reading.value;
   await plans.insertOutcome(tx, {
     readingId: reading.id,

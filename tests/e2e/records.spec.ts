@@ -130,6 +130,15 @@ test('readings are history: a correction supersedes, nothing is overwritten, two
   const refused = await send(late);
   expect(refused.status()).toBe(409);
   expect(await refused.json()).toMatchObject({ detail: { theirs: '63.4', version: second.id } });
+  // A reading replaces one of its own field in its own job, nothing else.
+  const spacing = view.readings.find((r) => r.point === 'uboltSpacing')!;
+  const elsewhere = await get(request, DEMO.provenInside);
+  const theirs = elsewhere.readings.find((r) => r.point === 'leafWidth')!;
+  for (const { id } of [spacing, theirs]) {
+    const foreign = await send({ ...first, id: crypto.randomUUID(), supersedes: id });
+    expect([foreign.status(), await foreign.json()]).toMatchObject([400, { field: 'supersedes' }]);
+  }
+  expect((await get(request, DEMO.provenInside)).readings).toEqual(elsewhere.readings);
   // A point nobody has read yet, by two people at once.
   const track = { point: 'trackWidth', typed: '1490', value: 1490 };
   const [one, two] = await Promise.all([

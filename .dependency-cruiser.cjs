@@ -22,6 +22,8 @@ module.exports = {
     only('data-on-contracts', 'src/data/', ['src/data/', 'src/contracts/', 'src/core/']),
     only('server-on-data', 'src/server/', ['src/server/', 'src/data/', 'src/contracts/', 'src/core/']),
     only('ui-knows-no-server', 'src/ui/', ['src/ui/', 'src/contracts/', 'src/core/', 'src/workers/']),
+    // Stand-ins for devices know the line and the core's model, never the application.
+    only('instruments-stand-outside', 'instruments/', ['instruments/', 'src/contracts/', 'src/core/', 'src/workers/']),
     only('app-is-thin', 'src/app/', ['src/app/', 'src/ui/', 'src/server/', 'src/contracts/']),
     {
       name: 'database-only-in-data',

@@ -1,6 +1,11 @@
 /** Unit, property and reference tests; nothing here needs a database or a browser. */
 const config = {
-  testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/reference/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+  testMatch: [
+    '<rootDir>/src/**/*.test.ts',
+    '<rootDir>/tests/reference/**/*.test.ts',
+    '<rootDir>/demo/**/*.test.ts',
+    '<rootDir>/instruments/**/*.test.ts',
+  ],
   extensionsToTreatAsEsm: ['.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.gravelwort'],

@@ -2,9 +2,11 @@ import type { NextConfig } from 'next';
 
 const config: NextConfig = {
   distDir: process.env.GRAVELWORT_DIST ?? '.next',
-  serverExternalPackages: ['pg'],
+  serverExternalPackages: ['pg', 'sharp'],
   reactStrictMode: true,
   poweredByHeader: false,
+  // Pictures of up to 15 MB pass the door; the default would cut them off at 10 MB.
+  experimental: { proxyClientMaxBodySize: '17mb' },
   headers: async () => [
     {
       source: '/:path*',

@@ -8,7 +8,13 @@ import { closePool, withShop, type Tx } from '@/data/client';
 import { predictionRecord } from '@/data/plan';
 import { insertPerson, insertShop, shopPeople } from '@/data/shop';
 import { DEMO_PERSON, DEMO_SHOP } from '@/server/context';
-import { addReading, answerSafety, createJob, editPack, editPlan, loadJob, prove, startBuild } from '@/server/jobs';
+import { createJob, editVehicle } from '@/server/ask';
+import { answerSafety, enterTorque, startBuild } from '@/server/build';
+import { editPlan } from '@/server/choose';
+import { addFailure, addFinding, addSideFinding } from '@/server/inspect';
+import { loadJob } from '@/server/jobs';
+import { addReading, beginDay, editPack } from '@/server/measure';
+import { prove } from '@/server/prove';
 import { storePrediction } from '@/server/predictions';
 import { uniformFrom } from '@/workers/random';
 import { JOBS, PEOPLE, SHOP, type DemoJob, type Texts } from './scenario';
@@ -24,12 +30,25 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
   const first = await loadJob(tx, id);
   const { leaves, states, pack } = await editPack(tx, id, {
     ...demo.pack,
+    otherSide: 'unknown',
     version: first.pack.version,
     leafCount: first.leaves.length,
   });
   if (!pack) throw new Error('no pack');
   const base = states[0]!.id;
-  const read = async (point: PointId, typed: string, side: Side | null, leafId: string | null = null) => {
+  const day = { id: idOf(number, 0xd00), phase: 'before' as const, ...demo.day, stance: 'ground' as const };
+  await beginDay(tx, id, { ...day, fuelAsBefore: false });
+  if (demo.ratings) {
+    const { vehicle } = await loadJob(tx, id);
+    await editVehicle(tx, id, { ...vehicle, others: [], ratings: demo.ratings });
+  }
+  const read = async (
+    point: PointId,
+    typed: string,
+    side: Side | null,
+    leafId: string | null = null,
+    stateId: string = base,
+  ) => {
     const { loaded, rule } = pointOf(point);
     const parsed = parseMeasured(typed, rule);
     const found = parsed.kind === 'ask' ? parsed.options[0] : parsed.kind === 'ok' ? parsed : undefined;
@@ -40,17 +59,19 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
       phase: 'before',
       side,
       leafId,
-      stateId: loaded ? base : null,
+      stateId: loaded ? stateId : null,
       typed,
       value: found.value,
       unit: found.unit,
       rolled: point === 'hubToLip' ? true : null,
       instrument: point === 'leafThickness' ? 'caliper' : 'tape',
+      dayId: day.id,
       supersedes: null,
     });
   };
-  const readAll = async (texts: Texts, side: Side | null) => {
-    for (const [point, typed] of Object.entries(texts) as [PointId, string][]) await read(point, typed, side);
+  const readAll = async (texts: Texts, side: Side | null, stateId?: string) => {
+    for (const [point, typed] of Object.entries(texts) as [PointId, string][])
+      await read(point, typed, side, null, stateId);
   };
   await readAll(demo.once, null);
   await readAll(demo.left, 'left');
@@ -61,6 +82,19 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
     if (front) await read('leafFront', front, null, leafId);
     if (rear) await read('leafRear', rear, null, leafId);
   }
+  const usual = states[1]?.id;
+  if (demo.second && usual) {
+    await readAll(demo.second.once, null, usual);
+    await readAll(demo.second.left, 'left', usual);
+    await readAll(demo.second.right, 'right', usual);
+  }
+  for (const finding of demo.findings ?? [])
+    await addFinding(tx, id, { ...finding, id: newId(), leafId: null, place: null, placeTyped: null });
+  for (const torque of demo.torques ?? [])
+    await enterTorque(tx, id, { ...torque, id: newId(), reached: null, reachedTyped: null });
+  for (const seen of demo.sideFindings ?? []) await addSideFinding(tx, id, { ...seen, id: newId() });
+  for (const failure of demo.failures ?? [])
+    await addFailure(tx, id, { ...failure, id: newId(), kmTyped: String(failure.km) });
   if (demo.changes.length === 0) return;
   await editPlan(tx, id, { version: 1, changes: demo.changes });
   if (!demo.truth) return;
@@ -75,11 +109,13 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
   await startBuild(tx, id, null);
   const [record] = await predictionRecord(tx, foretold.predictions[0]!.id);
   const stateId = states.find((s) => s.wanted)!.id;
+  const after = { ...day, id: idOf(number, 0xd01), phase: 'after' as const };
+  await beginDay(tx, id, { ...after, fuel: null, fuelAsBefore: true });
   const uniform = uniformFrom(demo.truth.seed);
   for (const side of SIDES) {
-    const height = hiddenHeight(record!.inputs, side, stateId, demo.truth, uniform);
-    const typed = String(Math.round(height));
-    const after: NewReading = {
+    const hidden = hiddenHeight(record!.inputs, side, stateId, demo.truth, uniform);
+    const typed = String(Math.round(hidden));
+    const height: NewReading = {
       id: newId(),
       point: 'hubToLip',
       phase: 'after',
@@ -91,18 +127,34 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
       unit: 'mm',
       rolled: true,
       instrument: 'tape',
+      dayId: after.id,
       supersedes: null,
     };
-    await prove(tx, id, after, newId);
+    await prove(tx, id, height, newId);
     console.log(
-      `      ${demo.ask.complaint.slice(0, 24)}… ${readingKey(after).split('|')[2]}: the tape says ${typed} mm`,
+      `      ${demo.ask.complaint.slice(0, 24)}… ${readingKey(height).split('|')[2]}: the tape says ${typed} mm`,
     );
   }
+}
+
+/** A demo job foretold by an older core is foretold again by this one; the old prediction stays. */
+async function foretellAnew(tx: Tx, seed: number, number: number): Promise<void> {
+  const jobId = idOf(number, 0xf00);
+  const { predictions, plan } = await loadJob(tx, jobId);
+  if (predictions.length === 0 || predictions.some((p) => p.coreVersion === CORE_VERSION)) return;
+  await storePrediction(
+    (fn) => fn(tx),
+    jobId,
+    { id: idOf(number, 0xe00 + predictions.length), planVersion: plan.version, coreVersion: CORE_VERSION },
+    seed,
+  );
+  console.log(`      job ${number} foretold anew by core ${CORE_VERSION}`);
 }
 
 await withShop(DEMO_SHOP, DEMO_PERSON, async (tx) => {
   if ((await shopPeople(tx)).length > 0) {
     console.log('      demo data are already there');
+    for (const [k, demo] of JOBS.entries()) if (demo.truth) await foretellAnew(tx, demo.truth.seed, k + 1);
     return;
   }
   await insertShop(tx, SHOP);

@@ -1,4 +1,4 @@
-import { type ChangeRow, type NewJob } from '@/contracts/job';
+import { type ChangeRow, type NewFinding, type NewJob, type NewTorque, type VehicleEdit } from '@/contracts/job';
 import { type EyeForm, type PointId } from '@/core/measure/points';
 
 /** An invented island workshop. People, makers and vehicles are made up and plainly so. */
@@ -9,11 +9,20 @@ export type Texts = Partial<Record<PointId, string>>;
 
 export interface DemoJob {
   ask: Omit<NewJob, 'id'>;
+  /** What the first heights were read in. */
+  day: { fuel: number | null; tyrePressure: number | null; tyrePressureTyped: string | null };
+  ratings?: VehicleEdit['ratings'];
+  findings?: Omit<NewFinding, 'id' | 'leafId' | 'place' | 'placeTyped'>[];
+  torques?: Omit<NewTorque, 'id' | 'reached' | 'reachedTyped'>[];
+  sideFindings?: { what: string; urgency: 'now' | 'soon' | 'nextVisit' }[];
+  failures?: { place: string; km: number; cause: string }[];
   pack: { eyeForm: EyeForm | null; seatShape: 'flat' | 'concentric' | 'unknown'; rusty: boolean };
   /** Readings of the axle as a whole. */
   once: Texts;
   left: Texts;
   right: Texts;
+  /** The same spring read again with its usual load aboard. */
+  second?: { once: Texts; left: Texts; right: Texts };
   /** Thickness, front tip, rear tip of each leaf from the main leaf down; the main leaf has no tips. */
   leaves: [thickness: string, front?: string, rear?: string][];
   changes: ChangeRow[];
@@ -33,6 +42,12 @@ const flatbed: DemoJob = {
       arrangement: 'over',
       axleClass: 'oneTonRear',
       steered: false,
+      tankMass: 74,
+      tankMassTyped: '74',
+      tankStation: 1400,
+      tankStationTyped: '1400',
+      use: 'fish and ice between quay and market, six mornings a week',
+      others: [{ position: 'front', suspension: 'longitudinalLeaf' }],
     },
     complaint: 'Sits on its stops with a morning’s ice aboard; rear drags on the quay ramp.',
     wantedChange: 46,
@@ -43,10 +58,29 @@ const flatbed: DemoJob = {
     guessTyped: '60',
     noBlocks: true,
     keepUbolts: false,
+    budget: 600,
+    goals: [
+      { kind: 'lean', target: 0, targetTyped: '0', tolerance: 8, toleranceTyped: '8' },
+      { kind: 'ride', target: 5, targetTyped: '5', tolerance: 1, toleranceTyped: '1' },
+    ],
     leafCount: 6,
-    usual: { name: 'ice and crates', mass: 420, massTyped: '420', station: 3050, stationTyped: '3050' },
+    usual: {
+      name: 'ice and crates',
+      items: [
+        { kind: 'cargo', name: 'ice', mass: 270, massTyped: '270', station: 3150, stationTyped: '3150' },
+        { kind: 'cargo', name: 'crates', mass: 150, massTyped: '150', station: 2870, stationTyped: '2870' },
+      ],
+    },
     wantedIn: 'usual',
   },
+  day: { fuel: 0.5, tyrePressure: 420, tyrePressureTyped: '4.2 bar' },
+  ratings: [
+    { part: 'plate', rating: 2150, typed: '2150' },
+    { part: 'axle', rating: 2300, typed: '2300' },
+    { part: 'tyres', rating: 2060, typed: '2060' },
+    { part: 'wheels', rating: 2400, typed: '2400' },
+    { part: 'hangers', rating: 2300, typed: '2300' },
+  ],
   pack: { eyeForm: 'upturned', seatShape: 'flat', rusty: false },
   once: {
     blockHeight: '0',
@@ -105,6 +139,12 @@ const trailer: DemoJob = {
       arrangement: 'under',
       axleClass: 'trailer3t',
       steered: false,
+      tankMass: 0,
+      tankMassTyped: '0',
+      tankStation: null,
+      tankStationTyped: null,
+      use: 'launching and hauling boats, salt water to the hubs',
+      others: [],
     },
     complaint: 'Low on its axle since the winter; winch cradle fouls the tyres on the slip.',
     wantedChange: 30,
@@ -115,10 +155,13 @@ const trailer: DemoJob = {
     guessTyped: '25',
     noBlocks: false,
     keepUbolts: false,
+    budget: null,
+    goals: [],
     leafCount: 5,
     usual: null,
     wantedIn: 'today',
   },
+  day: { fuel: null, tyrePressure: 350, tyrePressureTyped: '350' },
   pack: { eyeForm: 'berlin', seatShape: 'unknown', rusty: true },
   once: {
     blockHeight: '0',
@@ -165,6 +208,12 @@ const rescue: DemoJob = {
       arrangement: 'over',
       axleClass: 'pickupRear',
       steered: false,
+      tankMass: 58,
+      tankMassTyped: '58',
+      tankStation: 1900,
+      tankStationTyped: '1900',
+      use: 'beach and dune tracks with a stretcher, two crew',
+      others: [{ position: 'front', suspension: 'coilOver' }],
     },
     complaint: 'Tail down with the stretcher kit and two crew; touches its stops in the dunes.',
     wantedChange: 38.1,
@@ -175,10 +224,23 @@ const rescue: DemoJob = {
     guessTyped: '2 in',
     noBlocks: false,
     keepUbolts: true,
+    budget: null,
+    goals: [{ kind: 'rake', target: 20, targetTyped: '20', tolerance: 12, toleranceTyped: '12' }],
     leafCount: 5,
-    usual: { name: 'stretcher kit and crew', mass: 310, massTyped: '310', station: 2350, stationTyped: '2350' },
+    usual: {
+      name: 'stretcher kit and crew',
+      items: [
+        { kind: 'crew', name: 'two crew', mass: 160, massTyped: '160', station: 1750, stationTyped: '1750' },
+        { kind: 'tools', name: 'stretcher kit', mass: 150, massTyped: '150', station: 2990, stationTyped: '2990' },
+      ],
+    },
     wantedIn: 'usual',
   },
+  day: { fuel: 0.25, tyrePressure: 220, tyrePressureTyped: '220' },
+  ratings: [
+    { part: 'plate', rating: 1480, typed: '1480' },
+    { part: 'tyres', rating: 1640, typed: '1640' },
+  ],
   pack: { eyeForm: 'upturned', seatShape: 'unknown', rusty: false },
   once: {
     blockHeight: '0',
@@ -195,7 +257,46 @@ const rescue: DemoJob = {
   },
   left: { hubToLip: '19 1/4 in', loadedArch: '2 3/16 in' },
   right: { hubToLip: '19 7/16 in', loadedArch: '2 5/16 in' },
+  second: {
+    once: { axleLoad: '1352' },
+    left: { hubToLip: '18 1/8 in', loadedArch: '1 1/8 in' },
+    right: { hubToLip: '18 5/16 in', loadedArch: '1 1/4 in' },
+  },
   leaves: [['7.1'], ['7.1', '531', '566'], ['7.2', '438', '467'], ['7.0', '343', '366'], ['7.1', '247', '262']],
+  findings: [
+    { rule: 'leafBroken', side: 'left', choice: 'none', values: [], note: '' },
+    { rule: 'leafBroken', side: 'right', choice: 'none', values: [], note: '' },
+    {
+      rule: 'sag',
+      side: 'left',
+      choice: null,
+      values: [
+        { measure: 'expected', value: 74, typed: '74' },
+        { measure: 'found', value: 55.5625, typed: '2 3/16 in' },
+      ],
+      note: 'new arch from the sheet of the spring’s maker',
+    },
+    { rule: 'witness', side: 'left', choice: 'heavy', values: [], note: 'bright on the stop, both sides' },
+    { rule: 'bumpStop', side: 'left', choice: 'gone', values: [], note: '' },
+    { rule: 'bumpStop', side: 'right', choice: 'cracked', values: [], note: '' },
+    { rule: 'uBolts', side: 'left', choice: 'tight', values: [], note: '' },
+  ],
+  torques: [
+    {
+      joint: 'uBolts',
+      typed: '112 to 124 N·m',
+      value: 118_000,
+      unit: 'N·m',
+      source: 'maker',
+      lubrication: 'dry',
+      stage: 'notYet',
+    },
+  ],
+  sideFindings: [{ what: 'left rear shock sweats at the rod', urgency: 'soon' }],
+  failures: [
+    { place: 'rear left, leaf 3', km: 41_300, cause: 'soft sand, full load' },
+    { place: 'rear left, leaf 3', km: 66_900, cause: '' },
+  ],
   changes: [
     {
       kind: 'addLeaf',
@@ -224,6 +325,12 @@ const cart: DemoJob = {
       arrangement: 'under',
       axleClass: 'cartRear',
       steered: false,
+      tankMass: 0,
+      tankMassTyped: '0',
+      tankStation: null,
+      tankStationTyped: null,
+      use: 'luggage from the ferry to the gate, flat ground and one ramp',
+      others: [{ position: 'front', suspension: 'transverseLeaf' }],
     },
     complaint: 'Scrapes the linkspan plate at low water.',
     wantedChange: 55,
@@ -234,10 +341,13 @@ const cart: DemoJob = {
     guessTyped: null,
     noBlocks: false,
     keepUbolts: false,
+    budget: null,
+    goals: [],
     leafCount: 3,
     usual: null,
     wantedIn: 'today',
   },
+  day: { fuel: null, tyrePressure: null, tyrePressureTyped: null },
   pack: { eyeForm: null, seatShape: 'unknown', rusty: false },
   once: { blockHeight: '0', uboltExposed: '12', uboltPitch: '1.25' },
   left: { hubToLip: '291' },

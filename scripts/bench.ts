@@ -1,30 +1,43 @@
-// npm run bench: prints how long the core takes here, with the targets beside it. Figures, not tests.
+// npm run bench: prints how long the core takes here, with the targets beside it, and how that grows. Figures, not tests.
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { assemble } from '@/core/measure/assemble';
 import { finish } from '@/core/finish';
 import { predictBands } from '@/core/height/band';
 import { predictCentral } from '@/core/height/predict';
-import { PackSolver } from '@/core/leafpack/solve';
+import { fitSpring } from '@/core/leafpack/fit';
+import { COARSE, FINE } from '@/core/leafpack/half';
+import { PackSolver, type Fineness } from '@/core/leafpack/solve';
 import { nestedCurvatures, type Pack } from '@/core/leafpack/pack';
 import { SPRING_STEEL_E } from '@/core/material/steel';
 import { uniformFrom } from '@/workers/random';
+import { CASES } from '../tests/reference/fem/cases';
+import { type FemResults } from '../tests/reference/fem/results';
 import { flatbedSheet } from '../tests/reference/sheets';
 
-const thicknesses = Array.from({ length: 8 }, () => 8);
-const curvatures = nestedCurvatures(1 / 1700, thicknesses);
-const pack: Pack = {
-  leaves: thicknesses.map((thickness, i) => ({
-    front: 660 * (1 - i / 9),
-    rear: 690 * (1 - i / 9),
+function packOf(leaves: number, added?: { half: number; curvature: number }): Pack {
+  const thicknesses = Array.from({ length: leaves }, () => 8);
+  const curvatures = nestedCurvatures(1 / 1700, thicknesses);
+  const graduated = thicknesses.map((thickness, i) => ({
+    front: 660 * (1 - i / (leaves + 1)),
+    rear: 690 * (1 - i / (leaves + 1)),
     width: 70,
     thickness,
     curvature: curvatures[i]!,
-  })),
-  clamp: { kind: 'seat', length: 90, shape: 'flat' },
-  youngs: SPRING_STEEL_E,
-  eyeOffset: { front: 24, rear: 24 },
-  friction: 0.3,
-};
+  }));
+  if (added) {
+    const leaf = { front: added.half, rear: added.half, width: 70, thickness: 8, curvature: added.curvature };
+    graduated.splice(graduated.findLastIndex((l) => l.front >= added.half) + 1, 0, leaf);
+  }
+  return {
+    leaves: graduated,
+    clamp: { kind: 'seat', length: 90, shape: 'flat' },
+    youngs: SPRING_STEEL_E,
+    eyeOffset: { front: 24, rear: 24 },
+    friction: 0.3,
+  };
+}
 
 /** Median time of `repeat` runs, ms. */
 function median(repeat: number, run: (k: number) => void): number {
@@ -36,38 +49,89 @@ function median(repeat: number, run: (k: number) => void): number {
   return times.sort((a, b) => a - b)[Math.floor(repeat / 2)]!;
 }
 
-const rows: { what: string; ms: number; target: number }[] = [];
-const solver = new PackSolver(pack);
-let shape = solver.onRollers(8000);
-rows.push({
-  what: 'one equilibrium, 8 leaves, warm',
-  ms: median(60, (k) => {
+function print(what: string, ms: number, target?: number): void {
+  const beside = target === undefined ? '' : `   target ${target} ms, ratio ${(ms / target).toFixed(2)}`;
+  console.log(`${ms.toFixed(1).padStart(9)} ms  ${what}${beside}`);
+}
+
+const warm = (pack: Pack, fineness?: Fineness): number => {
+  const solver = new PackSolver(pack, undefined, fineness);
+  let shape = solver.onRollers(8000);
+  return median(120, (k) => {
     shape = solver.onRollers(8000 + 40 * (k % 7), shape);
-  }),
-  target: 5,
-});
-rows.push({
-  what: '41-point load curve, 8 leaves',
-  ms: median(9, () => {
+  });
+};
+const curve = (pack: Pack, points: number): number =>
+  median(15, () => {
     const fresh = new PackSolver(pack);
     let last = fresh.onRollers(0);
-    for (let k = 1; k < 41; k++) last = fresh.onRollers(k * 500, last);
-  }),
-  target: 60,
-});
+    for (let k = 1; k < points; k++) last = fresh.onRollers((k * 20_000) / (points - 1), last);
+  });
+
+const eight = packOf(8);
+print('one equilibrium, 8 leaves, warm', warm(eight), 5);
+print('41-point load curve, 8 leaves, from nothing', curve(eight, 41), 60);
+
 const { input } = assemble(flatbedSheet());
 let prediction = finish(predictCentral(input));
-rows.push({
-  what: 'first answer with ledger, bands and ranking, 6 + 1 leaves, both sides',
-  ms: median(3, () => {
-    prediction = finish(predictCentral(input));
-  }),
-  target: NaN,
+const answer = median(3, () => {
+  prediction = finish(predictCentral(input));
 });
-const samples = 200;
-const drawn = median(1, () => finish(predictBands(input, prediction, uniformFrom(1), samples)));
-rows.push({ what: '2,000-sample Monte Carlo, one side (scaled from 200 on both)', ms: (drawn * 10) / 2, target: 4000 });
-for (const { what, ms, target } of rows) {
-  const beside = Number.isNaN(target) ? '' : `   target ${target} ms, ratio ${(ms / target).toFixed(2)}`;
-  console.log(`${ms.toFixed(1).padStart(9)} ms  ${what}${beside}`);
+print('first answer with ledger, bands and ranking, 6 + 1 leaves, both sides', answer);
+const samples = 400;
+const drawn = median(3, () => finish(predictBands(input, prediction, uniformFrom(1), samples)));
+print(`2,000-sample Monte Carlo, one side (scaled from ${samples} on both)`, (drawn * 2000) / samples / 2, 4000);
+
+const builds = 1000;
+const ranked = median(1, () => {
+  let solver: PackSolver | undefined;
+  const found = Array.from({ length: builds }, (_, k) => {
+    const build = packOf(6, { half: 330 + (k % 40) * 7, curvature: 1 / (900 + 14 * Math.floor(k / 40)) });
+    const rough = { settled: 1e-3, divisions: COARSE };
+    if (!solver?.retune(build)) solver = new PackSolver(build, solver, rough);
+    return { k, arch: solver.onRollers(6000).arch };
+  });
+  found.sort((a, b) => b.arch - a.arch);
+});
+print(`5,000 builds with one leaf more, by arch at one load (scaled from ${builds})`, (ranked * 5000) / builds, 10_000);
+
+const fitted = median(5, () => {
+  fitSpring({
+    pack: { ...eight, leaves: eight.leaves },
+    seat: { length: 130, shape: 'flat' },
+    shackle: { length: 105, angle: 1.7 },
+    inactive: { value: 0.67, half90: 0.25 },
+    friction: { value: 0.3, half90: 0.15 },
+    rateHalf90: 0.08,
+    loads: [
+      { value: 6000, half90: 200 },
+      { value: 9000, half90: 300 },
+    ],
+    readings: [
+      { kind: 'loadedArch', value: 70, half90: 3, load: 0 },
+      { kind: 'loadedArch', value: 38, half90: 3, load: 1 },
+    ],
+  });
+});
+print('one spring fitted to two arches under two loads, 8 leaves', fitted);
+
+console.log('\ngrowth, warm equilibrium:');
+for (const leaves of [1, 2, 4, 8, 12]) print(`  ${leaves} leaves`, warm(packOf(leaves)));
+for (const divisions of [6, 12, FINE, 48])
+  print(`  8 leaves, ${divisions} elements`, warm(eight, { settled: 1e-5, divisions }));
+for (const points of [11, 41, 161]) print(`  curve of ${points} points`, curve(eight, points));
+
+const { program, cases } = JSON.parse(
+  readFileSync(join(process.cwd(), 'tests/reference/fem/results.json'), 'utf8'),
+) as FemResults;
+console.log(`\nbeside the finite-element program, same packs and loads (${program}; its times as stored):`);
+for (const fem of CASES) {
+  const stored = cases[fem.name];
+  if (!stored) continue;
+  const ms = median(3, () => {
+    const solver = new PackSolver({ ...eight, leaves: fem.leaves, clamp: fem.clamp, eyeOffset: { front: 0, rear: 0 } });
+    let last;
+    for (const load of fem.loads) last = solver.onRollers(load, last);
+  });
+  print(`  ${fem.name}: ${((1000 * stored.seconds) / ms).toFixed(0)} times faster than ${stored.seconds} s`, ms);
 }

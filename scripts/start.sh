@@ -19,12 +19,13 @@ EXTERNAL=${DATABASE_URL:-}
 port_free "$PORT" || die "port $PORT is in use (perhaps Gravelwort already runs at http://127.0.0.1:$PORT). Set PORT to another number."
 exec 9>"$STATE/lock"; flock -n 9 || die "another start is under way in this folder."
 
-SERVER=; HOME_DIR=; DOWN=no
+SERVER=; INSTRUMENTS=; HOME_DIR=; DOWN=no
 shut() {
   [ "$DOWN" = yes ] && return; DOWN=yes
   trap '' INT TERM HUP
   trap - ERR; set +e
   if [ -n "$SERVER" ]; then kill -TERM "$SERVER" 2>/dev/null; wait "$SERVER" 2>/dev/null; fi
+  if [ -n "$INSTRUMENTS" ]; then kill -TERM "$INSTRUMENTS" 2>/dev/null; wait "$INSTRUMENTS" 2>/dev/null; fi
   if [ -n "$HOME_DIR" ]; then cluster_down "$HOME_DIR"; fi
   return 0
 }
@@ -55,6 +56,9 @@ step "Build"
 if [ "$DEV" = yes ]; then mkdir -p .next; node scripts/bundle-worker.mjs .next >"$STATE/build.log" 2>&1; else ensure_build .next; fi
 export GRAVELWORT_WORKER="$ROOT/.next/predict-worker.cjs"
 APP_DATABASE_URL="$APP_URL" node_modules/.bin/tsx demo/load.ts || die "the demo could not be loaded."
+export GRAVELWORT_INSTRUMENTS="$STATE/instruments.json"; rm -f "$GRAVELWORT_INSTRUMENTS"
+node_modules/.bin/tsx instruments/serve.ts "$GRAVELWORT_INSTRUMENTS" 9>&- & INSTRUMENTS=$!
+for _ in $(seq 100); do [ -s "$GRAVELWORT_INSTRUMENTS" ] && break; sleep 0.1; done
 step "Serving at http://127.0.0.1:$PORT (Ctrl-C stops it and the database)"
 export APP_DATABASE_URL="$APP_URL" GRAVELWORT_DIST=.next GRAVELWORT_PORT="$PORT" NEXT_TELEMETRY_DISABLED=1
 if [ "$DEV" = yes ]; then

@@ -49,7 +49,7 @@ if [ "$ONLY_E2E" = no ]; then
   check "type check" node node_modules/typescript/bin/tsc --noEmit
   step "Lint, layers, format"
   check "lint" node node_modules/eslint/bin/eslint.js . --max-warnings 0
-  check "layers" node_modules/.bin/depcruise --config .dependency-cruiser.cjs src demo scripts
+  check "layers" node_modules/.bin/depcruise --config .dependency-cruiser.cjs src demo scripts instruments
   check "format" node_modules/.bin/prettier --check .
   step "Unit, property and reference tests"
   rm -f "$STATE/unit.count"

@@ -12,6 +12,7 @@ import '@/ui/theme/words.css';
 import '@/ui/theme/page.css';
 import '@/ui/theme/fields.css';
 import '@/ui/theme/drawing.css';
+import '@/ui/theme/figure.css';
 import '@/ui/theme/stations.css';
 import '@/ui/theme/narrow.css';
 
@@ -21,11 +22,12 @@ export default async function Layout({ children }: { children: ReactNode }) {
   const kept = await cookies();
   const dark = kept.get('gravelwort-theme')?.value === 'dark';
   const lengths = kept.get('gravelwort-lengths')?.value === 'in' ? 'in' : 'mm';
+  const keypad = kept.get('gravelwort-keypad')?.value;
   return (
     <html lang="en" data-theme={dark ? 'dark' : 'light'}>
       <body>
         <AntdRegistry>
-          <Providers dark={dark} lengths={lengths}>
+          <Providers dark={dark} lengths={lengths} keypad={keypad === undefined ? null : keypad === 'on'}>
             {children}
           </Providers>
         </AntdRegistry>

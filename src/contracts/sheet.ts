@@ -21,8 +21,19 @@ export function sheetOf(view: JobView, changes: readonly ChangeRow[] = view.plan
     wheelbase: view.vehicle.wheelbase,
     pack: view.pack,
     leafIds: view.leaves.map((leaf) => leaf.id),
-    readings: view.readings,
+    readings: view.readings.map((r) => ({ ...r, fuel: view.days.find((d) => d.id === r.dayId)?.fuel ?? null })),
     states: view.states,
     changes: changes.map(planned),
+    broken: brokenLeaves(view),
+    press: view.pressRuns,
   };
+}
+
+/** Leaves that the inspection found broken at a stated place. */
+function brokenLeaves(view: JobView): NonNullable<Sheet['broken']> {
+  return view.findings.flatMap(({ rule, verdict, side, leafId, place }) =>
+    rule === 'leafBroken' && verdict === 'stop' && side && leafId && place !== null
+      ? [{ side, leafId, end: place < 0 ? ('front' as const) : ('rear' as const), at: Math.abs(place) }]
+      : [],
+  );
 }

@@ -1,7 +1,7 @@
 import { CoreError, requireNumber } from './errors';
 import { type Clamp, type Pack } from './leafpack/pack';
 import { PackSolver, rateOnRollers, rollerForces, type PackShape } from './leafpack/solve';
-import { installedRate, solveInstalled, type InstalledState } from './linkage/shackle';
+import { installedRate, solveInstalled, type InstalledState } from './linkage/installed';
 import { CORE_VERSION } from './version';
 
 /** The open headless format `spring-case/1`: lengths mm, forces N, stress MPa, angles degrees. See docs/formats.md. */
@@ -33,7 +33,7 @@ export interface SpringStateAnswer {
 export interface SpringAnswer {
   format: 'spring-answer/1';
   coreVersion: string;
-  states: (SpringStateAnswer | { load: number; error: 'no-equilibrium' })[];
+  states: (SpringStateAnswer | { load: number; error: 'no-equilibrium' | 'no-convergence' })[];
 }
 
 const degrees = (rad: number): number => (rad * 180) / Math.PI;
@@ -74,11 +74,13 @@ export function solveCase(given: SpringCase): SpringAnswer {
           shackleAngle: null,
           rate,
           peakBendingStress: solver.peakStress(rollerForces(load, onRollers), onRollers),
-          frictionHalfBand: solver.frictionHalfBand(onRollers, rate),
+          frictionHalfBand: solver.frictionHalfBand(rollerForces(load, onRollers), onRollers, rate),
         };
       }
       const { frontEye, shacklePivot, shackleLength } = given.ends;
       const linkage = {
+        kind: 'shackle' as const,
+        eye: 'below' as const,
         pivot: { x: shacklePivot[0] - frontEye[0], y: shacklePivot[1] - frontEye[1] },
         length: shackleLength,
       };
@@ -91,16 +93,16 @@ export function solveCase(given: SpringCase): SpringAnswer {
         eyeDistance: installed.shape.eyeDistance,
         seatHeight: installed.seat.y + frontEye[1],
         seatTilt: degrees(installed.seatTilt),
-        shackleAngle: degrees(installed.shackleAngle),
+        shackleAngle: installed.shackleAngle === null ? null : degrees(installed.shackleAngle),
         rate,
         peakBendingStress: solver.peakStress(installed.forces, installed.shape),
-        frictionHalfBand: solver.frictionHalfBand(installed.shape, rate),
+        frictionHalfBand: solver.frictionHalfBand(installed.forces, installed.shape, rate),
       };
     } catch (error) {
-      if (error instanceof CoreError && error.code === 'no-equilibrium') {
+      if (error instanceof CoreError && error.code !== 'bad-input') {
         onRollers = undefined;
         installed = undefined;
-        return { load, error: 'no-equilibrium' };
+        return { load, error: error.code };
       }
       throw error;
     }

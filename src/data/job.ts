@@ -4,14 +4,21 @@ import {
   boardRowSchema,
   buildSchema,
   dueSchema,
+  goalSchema,
   jobSchema,
   outcomeSchema,
   packSchema,
   safetySchema,
   stateSchema,
+  surveySchema,
+  torqueSchema,
   vehicleSchema,
   type AskEdit,
+  type GoalRow,
+  type LoadItem,
   type NewJob,
+  type NewSurvey,
+  type NewTorque,
   type PackEdit,
 } from '@/contracts/job';
 import { type Tx } from './client';
@@ -19,7 +26,7 @@ import { VEHICLE } from './shop';
 
 const JOB = `j.id, j.complaint, j.wanted_change_mm AS "wantedChange", j.wanted_typed AS "wantedTyped",
   j.tolerance_mm AS tolerance, j.tolerance_typed AS "toleranceTyped", j.guess_mm AS guess, j.guess_typed AS "guessTyped",
-  j.no_blocks AS "noBlocks", j.keep_ubolts AS "keepUbolts", j.version, j.updated_at AS "updatedAt",
+  j.no_blocks AS "noBlocks", j.keep_ubolts AS "keepUbolts", j.budget, j.version, j.updated_at AS "updatedAt",
   j.created_at AS "createdAt", p.name AS "updatedBy"`;
 
 export const jobRow = (tx: Tx, id: string) =>
@@ -48,15 +55,19 @@ export const jobAxle = (tx: Tx, id: string) =>
 export const jobStates = (tx: Tx, id: string) =>
   tx.rows(
     stateSchema,
-    `SELECT id, ordinal, name, added_mass_kg AS "addedMass", mass_typed AS "massTyped", station_mm AS station,
-            station_typed AS "stationTyped", wanted FROM load_state WHERE job_id = $1 ORDER BY ordinal`,
+    `SELECT s.id, s.ordinal, s.name, s.added_mass_kg AS "addedMass", s.mass_typed AS "massTyped", s.station_mm AS station,
+            s.station_typed AS "stationTyped", s.wanted,
+            coalesce((SELECT json_agg(json_build_object('kind', i.kind, 'name', i.name, 'mass', i.mass_kg, 'massTyped', i.mass_typed,
+                        'station', i.station_mm, 'stationTyped', i.station_typed) ORDER BY i.ordinal)
+                        FROM load_item i WHERE i.shop_id = s.shop_id AND i.load_state_id = s.id), '[]') AS items
+       FROM load_state s WHERE s.job_id = $1 ORDER BY s.ordinal`,
     [id],
   );
 
 export const jobPack = (tx: Tx, id: string) =>
   tx.rows(
     packSchema,
-    `SELECT k.id, k.eye_form AS "eyeForm", k.seat_shape AS "seatShape", k.rusty, k.version, k.updated_at AS "updatedAt",
+    `SELECT k.id, k.eye_form AS "eyeForm", k.seat_shape AS "seatShape", k.rusty, k.other_side AS "otherSide", k.version, k.updated_at AS "updatedAt",
             p.name AS "updatedBy"
        FROM pack k JOIN person p ON p.shop_id = k.shop_id AND p.id = k.updated_by WHERE k.job_id = $1`,
     [id],
@@ -79,6 +90,56 @@ export const jobSafety = (tx: Tx, id: string) =>
     [id],
   );
 
+export const jobSurvey = (tx: Tx, id: string) =>
+  tx.rows(
+    surveySchema,
+    `SELECT DISTINCT ON (s.item) s.item, s.answer, s.slack_mm AS slack, s.slack_typed AS "slackTyped", s.note,
+            s.answered_at AS "answeredAt", p.name AS person
+       FROM survey_answer s JOIN person p ON p.shop_id = s.shop_id AND p.id = s.person_id
+      WHERE s.job_id = $1 ORDER BY s.item, s.answered_at DESC`,
+    [id],
+  );
+
+export const insertSurvey = (tx: Tx, jobId: string, s: NewSurvey) =>
+  tx.run(
+    `INSERT INTO survey_answer (shop_id, id, job_id, item, answer, slack_mm, slack_typed, note, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT (shop_id, id) DO NOTHING`,
+    [tx.shop, s.id, jobId, s.item, s.answer, s.slack, s.slackTyped, s.note, tx.person],
+  );
+
+export const jobTorques = (tx: Tx, id: string) =>
+  tx.rows(
+    torqueSchema,
+    `SELECT DISTINCT ON (t.joint) t.joint, t.typed, t.value_nmm AS value, t.unit, t.reached_nmm AS reached,
+            t.reached_typed AS "reachedTyped", t.source, t.lubrication, t.stage,
+            t.entered_at AS "enteredAt", p.name AS person
+       FROM torque_entry t JOIN person p ON p.shop_id = t.shop_id AND p.id = t.person_id
+      WHERE t.job_id = $1 ORDER BY t.joint, t.entered_at DESC`,
+    [id],
+  );
+
+export const insertTorque = (tx: Tx, jobId: string, t: NewTorque) =>
+  tx.run(
+    `INSERT INTO torque_entry (shop_id, id, job_id, joint, typed, value_nmm, unit, reached_nmm, reached_typed, source,
+                               lubrication, stage, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13) ON CONFLICT (shop_id, id) DO NOTHING`,
+    [
+      tx.shop,
+      t.id,
+      jobId,
+      t.joint,
+      t.typed,
+      t.value,
+      t.unit,
+      t.reached,
+      t.reachedTyped,
+      t.source,
+      t.lubrication,
+      t.stage,
+      tx.person,
+    ],
+  );
+
 export const jobBuild = (tx: Tx, id: string) =>
   tx.rows(
     buildSchema,
@@ -93,6 +154,7 @@ export const jobOutcomes = (tx: Tx, id: string) =>
     outcomeSchema,
     `SELECT o.reading_id AS "readingId", o.prediction_id AS "predictionId", o.side, o.load_state_id AS "stateId",
             o.measured_mm AS measured, o.predicted_mm AS predicted, o.half90_mm AS half90, o.inside,
+            o.converted_by_mm AS "convertedBy",
             r.taken_at AS "takenAt"
        FROM outcome o JOIN reading r ON r.shop_id = o.shop_id AND r.id = o.reading_id
       WHERE r.job_id = $1
@@ -148,8 +210,8 @@ export const boardRows = (tx: Tx) =>
 export const insertJob = (tx: Tx, job: NewJob, axleId: string) =>
   tx.run(
     `INSERT INTO job (shop_id, id, axle_id, complaint, wanted_change_mm, wanted_typed, tolerance_mm, tolerance_typed,
-                      guess_mm, guess_typed, no_blocks, keep_ubolts, updated_by)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
+                      guess_mm, guess_typed, no_blocks, keep_ubolts, budget, updated_by)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)`,
     [
       tx.shop,
       job.id,
@@ -163,6 +225,7 @@ export const insertJob = (tx: Tx, job: NewJob, axleId: string) =>
       job.guessTyped,
       job.noBlocks,
       job.keepUbolts,
+      job.budget,
       tx.person,
     ],
   );
@@ -170,8 +233,8 @@ export const insertJob = (tx: Tx, job: NewJob, axleId: string) =>
 export const updateAsk = (tx: Tx, id: string, ask: AskEdit) =>
   tx.run(
     `UPDATE job SET complaint = $3, wanted_change_mm = $4, wanted_typed = $5, tolerance_mm = $6, tolerance_typed = $7,
-            guess_mm = $8, guess_typed = $9, no_blocks = $10, keep_ubolts = $11, version = version + 1,
-            updated_by = $12, updated_at = now()
+            guess_mm = $8, guess_typed = $9, no_blocks = $10, keep_ubolts = $11, budget = $12, version = version + 1,
+            updated_by = $13, updated_at = now()
       WHERE id = $1 AND version = $2`,
     [
       id,
@@ -185,6 +248,7 @@ export const updateAsk = (tx: Tx, id: string, ask: AskEdit) =>
       ask.guessTyped,
       ask.noBlocks,
       ask.keepUbolts,
+      ask.budget,
       tx.person,
     ],
   );
@@ -209,14 +273,89 @@ export const insertState = (
     [tx.shop, s.id, s.jobId, s.ordinal, s.name, s.mass, s.massTyped, s.station, s.stationTyped, s.wanted],
   );
 
+/** Renames a load state and gives it its mass and middle. */
+export const updateState = (
+  tx: Tx,
+  s: {
+    id: string;
+    jobId: string;
+    name: string;
+    mass: number;
+    massTyped: string;
+    station: number;
+    stationTyped: string;
+  },
+) =>
+  tx.run(
+    `UPDATE load_state SET name = $3, added_mass_kg = $4, mass_typed = $5, station_mm = $6, station_typed = $7
+      WHERE job_id = $1 AND id = $2 AND ordinal > 0`,
+    [s.jobId, s.id, s.name, s.mass, s.massTyped, s.station, s.stationTyped],
+  );
+
+/** Makes one state of a job the one the goal is meant in. */
+export async function setWanted(tx: Tx, jobId: string, stateId: string): Promise<number> {
+  await tx.run('UPDATE load_state SET wanted = false WHERE job_id = $1 AND wanted', [jobId]);
+  return tx.run('UPDATE load_state SET wanted = true WHERE job_id = $1 AND id = $2', [jobId, stateId]);
+}
+
+/** Drops a load state that nothing hangs on yet. */
+export async function deleteState(tx: Tx, jobId: string, stateId: string): Promise<void> {
+  await tx.run('DELETE FROM load_item WHERE job_id = $1 AND load_state_id = $2', [jobId, stateId]);
+  await tx.run('DELETE FROM load_state WHERE job_id = $1 AND id = $2 AND ordinal > 0', [jobId, stateId]);
+}
+
+/** Whether anything was read or foretold in a load state. */
+export const stateInUse = async (tx: Tx, stateId: string): Promise<boolean> =>
+  (await tx.run(
+    `SELECT FROM reading WHERE load_state_id = $1 UNION ALL SELECT FROM ledger_line WHERE load_state_id = $1 LIMIT 1`,
+    [stateId],
+  )) > 0;
+
+export async function replaceItems(tx: Tx, jobId: string, stateId: string, items: readonly LoadItem[]): Promise<void> {
+  await tx.run('DELETE FROM load_item WHERE job_id = $1 AND load_state_id = $2', [jobId, stateId]);
+  for (const [k, i] of items.entries())
+    await tx.run(
+      `INSERT INTO load_item (shop_id, job_id, load_state_id, ordinal, kind, name, mass_kg, mass_typed, station_mm, station_typed)
+       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+      [tx.shop, jobId, stateId, k, i.kind, i.name, i.mass, i.massTyped, i.station, i.stationTyped],
+    );
+}
+
+export const jobGoals = (tx: Tx, jobId: string) =>
+  tx.rows(
+    goalSchema,
+    `SELECT kind, target, target_typed AS "targetTyped", tolerance, tolerance_typed AS "toleranceTyped"
+       FROM goal WHERE job_id = $1 ORDER BY kind`,
+    [jobId],
+  );
+
+export async function replaceGoals(tx: Tx, jobId: string, goals: readonly GoalRow[]): Promise<void> {
+  await tx.run('DELETE FROM goal WHERE job_id = $1', [jobId]);
+  for (const g of goals)
+    await tx.run(
+      `INSERT INTO goal (shop_id, job_id, kind, target, target_typed, tolerance, tolerance_typed)
+       VALUES ($1, $2, $3, $4, $5, $6, $7)`,
+      [tx.shop, jobId, g.kind, g.target, g.targetTyped, g.tolerance, g.toleranceTyped],
+    );
+}
+
+/** Claims the job's version for a change of its loads. */
+export const claimJob = (tx: Tx, id: string, version: number) =>
+  tx.run(`UPDATE job SET version = version + 1, updated_by = $3, updated_at = now() WHERE id = $1 AND version = $2`, [
+    id,
+    version,
+    tx.person,
+  ]);
+
 export const insertPack = (tx: Tx, id: string, jobId: string) =>
   tx.run('INSERT INTO pack (shop_id, id, job_id, updated_by) VALUES ($1, $2, $3, $4)', [tx.shop, id, jobId, tx.person]);
 
 export const updatePack = (tx: Tx, jobId: string, edit: PackEdit) =>
   tx.run(
-    `UPDATE pack SET eye_form = $3, seat_shape = $4, rusty = $5, version = version + 1, updated_by = $6, updated_at = now()
+    `UPDATE pack SET eye_form = $3, seat_shape = $4, rusty = $5, other_side = $6, version = version + 1, updated_by = $7,
+            updated_at = now()
       WHERE job_id = $1 AND version = $2`,
-    [jobId, edit.version, edit.eyeForm, edit.seatShape, edit.rusty, tx.person],
+    [jobId, edit.version, edit.eyeForm, edit.seatShape, edit.rusty, edit.otherSide, tx.person],
   );
 
 /** Brings back a removed leaf of this ordinal or makes a new one. */

@@ -156,10 +156,23 @@ export const insertOutcome = (
     predicted: number;
     half90: number;
     inside: boolean;
+    convertedBy: number;
   },
 ) =>
   tx.run(
-    `INSERT INTO outcome (shop_id, reading_id, prediction_id, side, load_state_id, measured_mm, predicted_mm, half90_mm, inside)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT (shop_id, reading_id) DO NOTHING`,
-    [tx.shop, o.readingId, o.predictionId, o.side, o.stateId, o.measured, o.predicted, o.half90, o.inside],
+    `INSERT INTO outcome (shop_id, reading_id, prediction_id, side, load_state_id, measured_mm, predicted_mm, half90_mm,
+                          inside, converted_by_mm)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) ON CONFLICT (shop_id, reading_id) DO NOTHING`,
+    [
+      tx.shop,
+      o.readingId,
+      o.predictionId,
+      o.side,
+      o.stateId,
+      o.measured,
+      o.predicted,
+      o.half90,
+      o.inside,
+      o.convertedBy,
+    ],
   );

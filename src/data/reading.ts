@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { readingSchema, type NewReading } from '@/contracts/job';
+import { daySchema, readingSchema, type NewDay, type NewReading } from '@/contracts/job';
 import { type Tx } from './client';
 
 const READING = `r.id, r.point, r.phase, r.side, r.leaf_id AS "leafId", r.load_state_id AS "stateId", r.typed, r.value, r.unit,
-  r.rolled, r.instrument, r.taken_at AS "takenAt", p.name AS person`;
+  r.rolled, r.instrument, r.day_id AS "dayId", r.taken_at AS "takenAt", p.name AS person`;
 
 /** The reading of every point that no later one supersedes. */
 export const currentReadings = (tx: Tx, jobId: string) =>
@@ -12,6 +12,15 @@ export const currentReadings = (tx: Tx, jobId: string) =>
     `SELECT ${READING} FROM reading r JOIN person p ON p.shop_id = r.shop_id AND p.id = r.person_id
       WHERE r.job_id = $1 AND NOT EXISTS (SELECT FROM reading n WHERE n.shop_id = r.shop_id AND n.supersedes = r.id)
       ORDER BY r.taken_at`,
+    [jobId],
+  );
+
+/** Every reading of a job, superseded ones too, newest first. */
+export const allReadings = (tx: Tx, jobId: string) =>
+  tx.rows(
+    readingSchema,
+    `SELECT ${READING} FROM reading r JOIN person p ON p.shop_id = r.shop_id AND p.id = r.person_id
+      WHERE r.job_id = $1 ORDER BY r.taken_at DESC, r.id`,
     [jobId],
   );
 
@@ -49,8 +58,8 @@ export async function insertReading(tx: Tx, jobId: string, r: NewReading): Promi
   const subjectId = found[0]?.id ?? null;
   return tx.run(
     `INSERT INTO reading (shop_id, id, job_id, point, phase, side, leaf_id, stack_piece_id, fastener_id, load_state_id,
-                          typed, value, unit, rolled, instrument, supersedes, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)
+                          typed, value, unit, rolled, instrument, day_id, supersedes, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18)
      ON CONFLICT (shop_id, id) DO NOTHING`,
     [
       tx.shop,
@@ -68,8 +77,27 @@ export async function insertReading(tx: Tx, jobId: string, r: NewReading): Promi
       r.unit,
       r.rolled,
       r.instrument,
+      r.dayId,
       r.supersedes,
       tx.person,
     ],
   );
 }
+
+export const jobDays = (tx: Tx, jobId: string) =>
+  tx.rows(
+    daySchema,
+    `SELECT d.id, d.phase, d.fuel, d.fuel_as_before AS "fuelAsBefore", d.tyre_pressure_kpa AS "tyrePressure", d.tyre_pressure_typed AS "tyrePressureTyped",
+            d.stance, d.set_at AS "setAt", p.name AS person
+       FROM measuring_day d JOIN person p ON p.shop_id = d.shop_id AND p.id = d.person_id
+      WHERE d.job_id = $1 ORDER BY d.set_at`,
+    [jobId],
+  );
+
+export const insertDay = (tx: Tx, jobId: string, d: NewDay) =>
+  tx.run(
+    `INSERT INTO measuring_day (shop_id, id, job_id, phase, fuel, fuel_as_before, tyre_pressure_kpa,
+                                tyre_pressure_typed, stance, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) ON CONFLICT DO NOTHING`,
+    [tx.shop, d.id, jobId, d.phase, d.fuel, d.fuelAsBefore, d.tyrePressure, d.tyrePressureTyped, d.stance, tx.person],
+  );

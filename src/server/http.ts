@@ -1,4 +1,4 @@
-import { type z } from 'zod';
+import { z } from 'zod';
 import { notFound, ProblemError, type Problem } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
 import { inShop, PERSON_COOKIE, personFrom } from './context';
@@ -24,14 +24,19 @@ export async function respond<S extends z.ZodType, T>(
     const body = schema ? await readBody(request, schema) : (undefined as z.output<S>);
     return answer(200, await fn(body, person));
   } catch (error) {
-    if (error instanceof ProblemError) return answer(error.status, error.problem);
-    console.error(error);
-    const problem: Problem = {
-      code: 'server',
-      message: 'The server could not do this just now. Nothing was saved; what you typed is still here. Try again.',
-    };
-    return answer(503, problem);
+    return failed(error);
   }
+}
+
+/** Answers with a problem in the one error shape. */
+function failed(error: unknown): Response {
+  if (error instanceof ProblemError) return answer(error.status, error.problem);
+  console.error(error);
+  const problem: Problem = {
+    code: 'server',
+    message: 'The server could not do this just now. Nothing was saved; what you typed is still here. Try again.',
+  };
+  return answer(503, problem);
 }
 
 async function readBody<S extends z.ZodType>(request: Request, schema: S): Promise<z.output<S>> {
@@ -76,3 +81,65 @@ interface IdContext {
   params: Promise<{ id: string }>;
 }
 export type InTx = <T>(fn: (tx: Tx) => Promise<T>) => Promise<T>;
+
+const formSchema = z.object({
+  id: z.uuid(),
+  subject: z.string().trim().min(1).max(200),
+  caption: z.string().trim().max(200).default(''),
+});
+/** A form with one file: more than this is not read at all. */
+const LARGEST_FORM = 16_000_000;
+
+/** A route below one id that takes a file with its id, subject and caption. */
+export const formRoute =
+  <T>(fn: (inTx: InTx, id: string, given: z.output<typeof formSchema> & { file: Buffer }) => Promise<T>) =>
+  async (request: Request, { params }: IdContext): Promise<Response> => {
+    try {
+      const { id } = await params;
+      if (!UUID.test(id)) throw notFound('This');
+      const person = personFrom(cookieOf(request, PERSON_COOKIE));
+      const size = Number(request.headers.get('content-length') ?? NaN);
+      if (!(size <= LARGEST_FORM))
+        throw new ProblemError(413, {
+          code: 'too-large',
+          message: 'The picture is larger than 15 MB. Send a smaller one.',
+          field: 'file',
+        });
+      const form = await request.formData().catch(() => undefined);
+      const file = form?.get('file');
+      const given = formSchema.safeParse(
+        Object.fromEntries([...(form ?? [])].filter(([, v]) => typeof v === 'string')),
+      );
+      if (!(file instanceof Blob) || !given.success)
+        throw new ProblemError(400, {
+          code: 'bad-input',
+          message: 'A picture and what it shows are needed.',
+          field: 'file',
+        });
+      const buffer = Buffer.from(await file.arrayBuffer());
+      return answer(200, await fn((work) => inShop(person, work), id, { ...given.data, file: buffer }));
+    } catch (error) {
+      return failed(error);
+    }
+  };
+
+/** A stored picture; it never changes, so it may be kept. */
+export const imageRoute =
+  (fn: (tx: Tx, id: string) => Promise<{ jpeg: Buffer; sha256: string }>) =>
+  async (request: Request, { params }: IdContext): Promise<Response> => {
+    try {
+      const { id } = await params;
+      if (!UUID.test(id)) throw notFound('This picture');
+      const person = personFrom(cookieOf(request, PERSON_COOKIE));
+      const { jpeg, sha256 } = await inShop(person, (tx) => fn(tx, id));
+      return new Response(new Uint8Array(jpeg), {
+        headers: {
+          'Content-Type': 'image/jpeg',
+          'Cache-Control': 'private, max-age=31536000, immutable',
+          ETag: `"${sha256}"`,
+        },
+      });
+    } catch (error) {
+      return failed(error);
+    }
+  };

@@ -11,6 +11,13 @@ export interface PredictRequest {
   seed: number;
   /** 0 for the central answer only. */
   samples: number;
+  /** Whether the central answer ranks its inputs by their effect. */
+  ranked: boolean;
+}
+/** Drops what is being solved. */
+export interface StopRequest {
+  id: number;
+  stop: true;
 }
 export type PredictMessage =
   | { id: number; stage: 'central'; prediction: AxlePrediction }
@@ -37,11 +44,12 @@ async function run<Y, T>(id: number, generator: Generator<Y, T>, onYield?: (valu
   }
 }
 
-self.onmessage = async ({ data }: MessageEvent<PredictRequest>) => {
-  const { id, input, seed, samples } = data;
-  latest = id;
+self.onmessage = async ({ data }: MessageEvent<PredictRequest | StopRequest>) => {
+  latest = data.id;
+  if ('stop' in data) return;
+  const { id, input, seed, samples, ranked } = data;
   try {
-    const prediction = await run(id, predictCentral(input, samples > 0));
+    const prediction = await run(id, predictCentral(input, ranked));
     if (!prediction) return;
     post({ id, stage: 'central', prediction });
     if (samples === 0) return;

@@ -1,18 +1,8 @@
-import { spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
+import { clusterFolder as home, clusterShell as shell } from './shop';
 
-/** A folder beside the tests' own cluster, where the database's system user may go. */
-const home = () => mkdtempSync(join(dirname(process.env.GRAVELWORT_CLUSTER!), 'c-'));
-
-/** Runs functions of the start script on a cluster of this test's own. */
-function shell(folder: string, commands: string): { status: number | null; out: string } {
-  const script = `set -uo pipefail; ROOT=$PWD; STATE=${folder}; . scripts/lib.sh; trap - ERR
-    [ "$(id -u)" = 0 ] && chmod 755 ${folder}; ${commands}`;
-  const { status, stdout, stderr } = spawnSync('bash', ['-c', script], { encoding: 'utf8' });
-  return { status, out: stdout + stderr };
-}
 const ask = (sql: string) => `psql -qAt "$APP_URL" -c "${sql}"`;
 const asOwner = (sql: string) => `psql -qAt "$OWNER_URL" -c "${sql}"`;
 

@@ -8,7 +8,7 @@ test('two tabs on one field: the second is told, both values are in sight, nothi
   const [one, two] = [await context.newPage(), await context.newPage()];
   await one.goto(`${DEMO.planned}/measure`);
   await two.goto(`${DEMO.planned}/measure`);
-  const field = two.getByLabel('Leaf width');
+  const field = two.getByLabel('Leaf width', { exact: true });
   // The second tab's edit begins before the first one saves.
   await field.fill('2 5/8 in');
   await one.bringToFront();
@@ -23,7 +23,7 @@ test('two tabs on one field: the second is told, both values are in sight, nothi
   await expect(alert).toBeHidden();
   await one.bringToFront();
   await one.reload();
-  await expect(one.getByLabel('Leaf width')).toHaveValue('2 5/8 in');
+  await expect(one.getByLabel('Leaf width', { exact: true })).toHaveValue('2 5/8 in');
   await context.close();
 });
 
@@ -32,12 +32,12 @@ test('keeping the other one’s value drops the own text and leaves theirs', asy
   const [one, two] = [await context.newPage(), await context.newPage()];
   await one.goto(`${DEMO.planned}/measure`);
   await two.goto(`${DEMO.planned}/measure`);
-  await two.getByLabel('Block height').fill('40');
+  await two.getByLabel('Block height', { exact: true }).fill('40');
   await typeInto(one, 'Block height', '45');
   await expect(one.getByText('45.0 mm')).toBeVisible();
-  await two.getByLabel('Block height').press('Enter');
+  await two.getByLabel('Block height', { exact: true }).press('Enter');
   await two.getByRole('button', { name: 'Keep 45' }).click();
-  await expect(two.getByLabel('Block height')).toHaveValue('45');
+  await expect(two.getByLabel('Block height', { exact: true })).toHaveValue('45');
   await context.close();
 });
 

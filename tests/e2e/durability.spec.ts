@@ -12,13 +12,13 @@ test('a save acknowledged before kill -9 is there afterwards, and text typed whi
   await shop.stop('SIGKILL');
   await typeInto(page, 'Nut height', '12.4');
   await expect(page.getByText('The server does not answer')).toBeVisible();
-  await expect(page.getByLabel('Nut height')).toHaveValue('12.4');
+  await expect(page.getByLabel('Nut height', { exact: true })).toHaveValue('12.4');
   await shop.start();
   await page.reload();
-  await expect(page.getByLabel('Leaf width')).toHaveValue('63.7');
-  await expect(page.getByLabel('Nut height')).toHaveValue('12.4');
+  await expect(page.getByLabel('Leaf width', { exact: true })).toHaveValue('63.7');
+  await expect(page.getByLabel('Nut height', { exact: true })).toHaveValue('12.4');
   const again = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
-  await page.getByLabel('Nut height').press('Enter');
+  await page.getByLabel('Nut height', { exact: true }).press('Enter');
   await again;
 });
 

@@ -6,6 +6,8 @@ const PAGES = {
   'new job': '/jobs/new',
   ask: `${DEMO.provenInside}/ask`,
   measure: `${DEMO.begun}/measure`,
+  inspect: `${DEMO.planned}/inspect`,
+  instruments: '/instruments',
   choose: `${DEMO.planned}/choose`,
   build: `${DEMO.planned}/build`,
   prove: `${DEMO.provenOutside}/prove`,
@@ -43,8 +45,8 @@ test('the measuring sheet is walked with Enter in measuring order, and every act
 }) => {
   await page.goto(`${DEMO.planned}/measure`);
   // Fields wait until the page's program runs, so that nothing typed is lost.
-  await expect(page.getByLabel('Hub to arch lip, left')).toBeEnabled();
-  await page.getByLabel('Hub to arch lip, left').focus();
+  await expect(page.getByLabel('Hub to arch lip, left', { exact: true })).toBeEnabled();
+  await page.getByLabel('Hub to arch lip, left', { exact: true }).focus();
   const order: string[] = [];
   for (let k = 0; k < 9; k++) {
     order.push(await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? ''));
@@ -53,13 +55,13 @@ test('the measuring sheet is walked with Enter in measuring order, and every act
   expect(order).toEqual([
     'Hub to arch lip, left',
     'Hub to arch lip, right',
-    'Block height',
-    'Thread showing',
-    'Thread pitch',
-    'Threaded length',
-    'Nut height',
-    'Loaded arch, left',
-    'Loaded arch, right',
+    'Axle load, estimated',
+    'Ground to arch lip, other axle, left',
+    'Ground to arch lip, other axle, right',
+    'Hub to hub, this side, left',
+    'Hub to hub, this side, right',
+    'Ride, 0 to 10',
+    'Quiet, 0 to 10',
   ]);
   await page.goto(`${DEMO.planned}/choose`);
   await expect(page.getByRole('button', { name: 'Store this prediction' })).toBeEnabled();
@@ -73,17 +75,19 @@ test('the measuring sheet is walked with Enter in measuring order, and every act
 });
 
 test('targets are at least 44 px high', async ({ page }) => {
-  for (const path of [PAGES.measure, PAGES.choose, PAGES.build]) {
+  for (const path of [PAGES.ask, PAGES.measure, PAGES.inspect, PAGES.choose, PAGES.build]) {
     await page.goto(path);
     await page.waitForLoadState('networkidle');
-    const small = await page.$$eval('button, input:not([type=checkbox]), summary, nav a', (nodes) =>
-      nodes
-        .filter((n) => n.getClientRects().length > 0 && !n.closest('.ant-select'))
-        .map((n) => ({
-          name: n.textContent || n.getAttribute('aria-label'),
-          height: (n.closest('.entry') ?? n).getBoundingClientRect().height,
-        }))
-        .filter((n) => n.height > 0 && n.height < 43.5),
+    const small = await page.$$eval(
+      'button, input:not([type=checkbox]):not([type=file]), .photo-add, summary, nav a',
+      (nodes) =>
+        nodes
+          .filter((n) => n.getClientRects().length > 0 && !n.closest('.ant-select'))
+          .map((n) => ({
+            name: n.textContent || n.getAttribute('aria-label'),
+            height: (n.closest('.entry') ?? n).getBoundingClientRect().height,
+          }))
+          .filter((n) => n.height > 0 && n.height < 43.5),
     );
     expect(small).toEqual([]);
   }

@@ -29,7 +29,7 @@ test('who works at the screen is chosen in the header and stands behind what is 
 
 test('a goal is edited with care: unsaved edits survive a reload, and can be dropped or saved', async ({ page }) => {
   await page.goto(`${DEMO.planned}/ask`);
-  const save = page.getByRole('button', { name: 'Save the goal' });
+  const save = page.getByRole('button', { name: 'Save the goals' });
   await expect(save).toBeDisabled();
   await page.getByLabel('Complaint, in the owner’s words').fill('Tail down, and it wanders');
   await page.reload();
@@ -63,9 +63,10 @@ test('Prove compares a guess only in the load state it was made for', async ({ p
 test('on a phone the measuring sheet, the build card and Prove can be worked', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${DEMO.planned}/measure`);
-  await typeInto(page, 'Thread showing', '17');
+  await page.getByRole('combobox', { name: /^Go to/ }).selectOption({ label: '✓ Thread showing' });
+  await page.getByLabel('Thread showing', { exact: true }).fill('17');
   await expect(page.getByText('17.0 mm = 0.669 in')).toBeVisible();
-  const box = (await page.getByLabel('Thread showing').boundingBox())!;
+  const box = (await page.getByLabel('Thread showing', { exact: true }).boundingBox())!;
   expect(box.width).toBeGreaterThan(200);
   await page.getByRole('link', { name: 'Build' }).click();
   const chips = page.getByRole('group', { name: 'Frame held on stands' });

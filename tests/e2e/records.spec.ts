@@ -193,7 +193,10 @@ test('a job opened twice after a lost answer is one job with one vehicle', async
   const data = {
     ...job,
     vehicle: { ...job.vehicle, name: 'Twice' },
-    usual: { name: 'boat', mass: 400, massTyped: '400', station: 2300, stationTyped: '2300' },
+    usual: {
+      name: 'boat',
+      items: [{ kind: 'cargo', name: 'boat', mass: 400, massTyped: '400', station: 2300, stationTyped: '2300' }],
+    },
     wantedIn: 'usual',
   };
   for (let k = 0; k < 2; k++) expect((await request.post('/api/jobs', { data })).ok()).toBe(true);

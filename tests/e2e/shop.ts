@@ -1,6 +1,8 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
+import { mkdtempSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
+import { dirname, join } from 'node:path';
 import { test as base, type Page } from '@playwright/test';
 import { Client } from 'pg';
 
@@ -51,13 +53,28 @@ export class Shop {
     return shop;
   }
 
+  /** The list of instruments the server is to connect to, from its next start on. */
+  instruments: string | undefined;
+
+  /** A server on a database of the test's own making. */
+  static async on(ownerUrl: string, appUrl: string): Promise<Shop> {
+    const shop = new Shop('', await freePort(), ownerUrl, appUrl);
+    await shop.start();
+    return shop;
+  }
+
   get url(): string {
     return `http://127.0.0.1:${this.port}`;
   }
 
   async start(): Promise<void> {
     const args = ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(this.port)];
-    const env = { ...process.env, NODE_ENV: 'production' as const, APP_DATABASE_URL: this.appUrl };
+    const env = {
+      ...process.env,
+      NODE_ENV: 'production' as const,
+      APP_DATABASE_URL: this.appUrl,
+      ...(this.instruments && { GRAVELWORT_INSTRUMENTS: this.instruments }),
+    };
     const server = spawn(process.execPath, args, { env, stdio: ['ignore', 'pipe', 'pipe'] });
     this.server = server;
     await new Promise<void>((resolve, reject) => {
@@ -102,6 +119,17 @@ export const test = base.extend<{ shop: Shop }>({
 });
 export { expect } from '@playwright/test';
 
+/** A folder beside the tests' own cluster, where the database's system user may go. */
+export const clusterFolder = () => mkdtempSync(join(dirname(need('GRAVELWORT_CLUSTER')), 'c-'));
+
+/** Runs functions of the start script on a cluster of a test's own. */
+export function clusterShell(folder: string, commands: string): { status: number | null; out: string } {
+  const script = `set -uo pipefail; ROOT=$PWD; STATE=${folder}; . scripts/lib.sh; trap - ERR
+    [ "$(id -u)" = 0 ] && chmod 755 ${folder}; ${commands}`;
+  const { status, stdout, stderr } = spawnSync('bash', ['-c', script], { encoding: 'utf8' });
+  return { status, out: stdout + stderr };
+}
+
 const job = (n: number) => `/jobs/5a1e000${n}-0000-4000-8000-000000000f00`;
 /** The demo's jobs by what they are good for. */
 export const DEMO = { provenInside: job(1), provenOutside: job(2), planned: job(3), begun: job(4) };
@@ -126,6 +154,8 @@ export const newJob = () => ({
     arrangement: 'over',
     axleClass: 'pickupRear',
     steered: false,
+    tankMass: 0,
+    tankMassTyped: '0',
   },
   complaint: 'low',
   wantedChange: 20,

@@ -28,11 +28,12 @@ async function ask(page: Page): Promise<void> {
   await typeInto(page, 'Good enough within ±', '1/4 in');
   await page.getByLabel('Name or plate').fill('Test bogie');
   await typeInto(page, 'Wheelbase', '9 ft 2 in');
+  await page.getByRole('group', { name: 'Fuel tank' }).getByRole('button', { name: 'none' }).click();
   await page.getByRole('group', { name: 'Leaves in the pack' }).getByRole('button', { name: '1', exact: true }).click();
   // Reload in mid-form: everything typed is still there.
   await page.reload();
   await expect(page.getByLabel('Name or plate')).toHaveValue('Test bogie');
-  await expect(page.getByLabel('Wheelbase')).toHaveValue('9 ft 2 in');
+  await expect(page.getByLabel('Wheelbase', { exact: true })).toHaveValue('9 ft 2 in');
   await typeInto(page, 'Your own guess of the outcome', '2 in');
   await page.getByRole('button', { name: 'Open the job and measure' }).click();
   await page.waitForURL(/measure$/);
@@ -51,10 +52,10 @@ test('one job from tape measure to proven height, in typed fractions, with a rel
   await typeInto(page, 'Thread pitch', '1/18 in');
   await typeInto(page, 'Loaded arch, left', '2 in');
   // A draft not yet accepted survives the reload, and what was accepted is on the server.
-  await page.getByLabel('Loaded arch, right').fill('2 i');
+  await page.getByLabel('Loaded arch, right', { exact: true }).fill('2 i');
   await page.reload();
-  await expect(page.getByLabel('Loaded arch, right')).toHaveValue('2 i');
-  await expect(page.getByLabel('Loaded arch, left')).toHaveValue('2 in');
+  await expect(page.getByLabel('Loaded arch, right', { exact: true })).toHaveValue('2 i');
+  await expect(page.getByLabel('Loaded arch, left', { exact: true })).toHaveValue('2 in');
   await expect(page.getByText('19.500 in = 495.3 mm')).toBeVisible();
   await typeInto(page, 'Loaded arch, right', '2 in');
   await typeInto(page, 'Front eye to centre bolt', '26 in');

@@ -25,6 +25,8 @@ export interface PackInput {
   friction: Estimate;
   /** Eye centre above (+) or below (−) the main leaf's mid-surface, mm. */
   eyeOffset: Estimate;
+  /** Rate over the one computed from the leaves' sizes, once readings have taught it. */
+  rateFactor?: Estimate;
 }
 
 /** What one side's spring was measured to do in the base load state. */
@@ -33,6 +35,19 @@ export interface SpringInput {
   archTop: Estimate;
   /** Sprung load, N. */
   load: Estimate;
+  /** What else was read of this spring: checks it, and teaches its rate and its seat. */
+  more?: MoreReadings;
+  /** A leaf (never the main one) found broken in this pack, mm from the pin; it was broken when the readings were taken. */
+  broken?: { leaf: number; end: 'front' | 'rear'; at: number };
+}
+
+export interface MoreReadings {
+  /** On the bench, centre bolt only: eye line to the main leaf's top face, mm. */
+  freeArchTop: Estimate | null;
+  /** In other load states, each with its own load. */
+  states: { name: string; load: Estimate; archTop: Estimate | null; height: Estimate | null }[];
+  /** In a press, centre bolt only; forces are the press's own, N. */
+  press?: { force: number; archTop: Estimate; branch: 'loading' | 'unloading' }[];
 }
 
 /** One planned change. Lengths mm. */
@@ -41,6 +56,8 @@ export type Change =
   /** Block height after the work; 0 = none. */
   | { kind: 'block'; height: Estimate }
   | { kind: 'shackle'; length: Estimate }
+  /** The broken leaf of either side replaced by its like. */
+  | { kind: 'mendLeaf' }
   /** Spring moved from under to over the axle, on a perch of this height. */
   | { kind: 'overAxle'; perch: Estimate };
 
@@ -67,6 +84,8 @@ export interface AxleInput {
   ubolt: { exposed: number; pitch: number; threaded?: number | undefined; nutHeight?: number | undefined } | null;
   centreBolt: { nutHeight: number; pitch: number; origin: 'measured' | 'assumed' };
   changes: Change[];
+  /** Unsprung weight that hangs on each spring when the wheels are off the ground, N. */
+  hanging?: number;
   /** The base load state first. */
   states: LoadState[];
   /** 90 % half-width of the height reading that will prove it, mm. */
@@ -120,6 +139,7 @@ const NAMES: Record<string, string> = {
   'pack.seatShape': 'whether the seat flattens the leaves',
   'pack.friction': 'friction between the leaves',
   'pack.eyeOffset': 'eye size and form',
+  'pack.rateFactor': 'rate of the pack',
   'shackle.length': 'shackle length',
   'shackle.angle': 'shackle angle',
   tyreRate: 'tyre rate',
@@ -155,6 +175,7 @@ export function inputLabel(path: string): string {
   if (part[0] === 'pack' && part[1] === 'leaves') return `${last} of leaf ${Number(part[2]) + 1}`;
   if (part[0] === 'changes') return CHANGED[part.at(-1) ?? ''] ?? last;
   if (part[0] === 'states') return 'mass of the load aboard';
+  if (part[0] === 'sides' && part.includes('press')) return `press run, ${part[1]}`;
   if (part[0] === 'sides') return `${last}, ${part[1]}`;
   return path;
 }

@@ -9,14 +9,14 @@ import {
   type Leaf,
   type Pack,
 } from '../leafpack/pack';
-import { EXACT, PackSolver } from '../leafpack/solve';
+import { EXACT, PackSolver, type Fineness } from '../leafpack/solve';
 import {
   installedRate,
   pivotFromAngle,
   solveInstalled,
   type InstalledState,
   type ShackleLinkage,
-} from '../linkage/shackle';
+} from '../linkage/installed';
 import { SPRING_STEEL_E } from '../material/steel';
 import { mainLeafAboveHub, type Stack } from '../stack/stack';
 import { type AxleInput, type Change, type Drawn, type Side } from './axleInput';
@@ -50,25 +50,52 @@ const clampOf = (input: DrawnInput): Clamp => ({
   shape: seatShapeOf(input),
 });
 
+/** The break of a pack's leaf, where it has one. */
+export const brokenAt = (
+  spring: { broken?: { leaf: number; end: 'front' | 'rear'; at: number } },
+  leaf: number,
+): Pick<Leaf, 'broken'> => {
+  const { broken } = spring;
+  return broken?.leaf === leaf ? { broken: { end: broken.end, at: broken.at } } : {};
+};
+
+function whole(leaf: Leaf): Leaf {
+  const { broken, ...rest } = leaf;
+  return broken ? rest : leaf;
+}
+
+const mends = (changes: readonly DrawnChange[]): boolean => changes.some((c) => c.kind === 'mendLeaf');
+
+/** A pack as some of the changes leave it, with the shapes it was last solved in. */
+interface Build {
+  solver: PackSolver;
+  /** The changes it was made for; absent when taken over from another model: then it must be tuned before use. */
+  changes?: readonly DrawnChange[];
+  /** By load and shackle: where it settled. */
+  solved: Map<string, InstalledState>;
+  /** The same of the model it was taken over from: first guesses. */
+  guesses: Map<string, InstalledState>;
+}
+
 /** The calibrated spring and stack of one side, from which any build and load follows. */
 export class SideModel {
   private readonly calibrated: Calibrated | undefined;
   private readonly pivot: ShackleLinkage | undefined;
   private readonly baseLoad: number;
-  /** Last solver of a pack with added leaves, kept as a warm start for the next similar one. */
-  private changed: PackSolver | undefined;
+  private readonly builds = new Map<string, Build>();
 
   /**
-   * @param like a model of nearly the same readings, as a warm start (speed only)
+   * @param spent a model of nearly the same readings: its solvers are taken over, it must not be used any more
    * @throws CoreError when the readings contradict one another or cannot be solved
    */
   constructor(
     private readonly input: DrawnInput,
     side: Side,
-    like?: SideModel,
-    private readonly settled: number = EXACT,
+    private readonly fineness: Fineness = EXACT,
+    spent?: SideModel,
   ) {
-    this.changed = like?.changed;
+    for (const [key, { solver, solved }] of spent?.builds ?? [])
+      this.builds.set(key, { solver, solved: new Map(), guesses: solved });
     const spring = input.sides[side].spring;
     this.baseLoad = spring?.load ?? 0;
     if (!input.pack || !spring) return;
@@ -77,20 +104,20 @@ export class SideModel {
     const width = input.pack.width;
     this.calibrated = calibrateNested(
       {
-        leaves: input.pack.leaves.map(({ front, rear, thickness }) =>
-          withinMain({ front, rear, thickness, width }, main),
+        leaves: input.pack.leaves.map(({ front, rear, thickness }, i) =>
+          withinMain({ front, rear, thickness, width, ...brokenAt(spring, i) }, main),
         ),
         departure: input.pack.leaves.map((leaf) => leaf.departure),
         clamp: clampOf(input),
-        youngs: SPRING_STEEL_E,
+        youngs: SPRING_STEEL_E * (input.pack.rateFactor ?? 1),
         eyeOffset: { front: input.pack.eyeOffset, rear: input.pack.eyeOffset },
         friction: Math.min(1, Math.max(0, input.pack.friction)),
       },
       spring.archTop + main.thickness / 2,
       spring.load,
       input.shackle.angle,
-      like?.calibrated,
-      settled,
+      fineness,
+      spent?.calibrated,
     );
     this.pivot = pivotFromAngle(this.calibrated.shape.eyeDistance, input.shackle.length, input.shackle.angle);
   }
@@ -106,7 +133,7 @@ export class SideModel {
   private packAfter(changes: readonly DrawnChange[]): Pack | undefined {
     if (!this.calibrated) return undefined;
     const { pack } = this.calibrated;
-    const leaves = [...pack.leaves];
+    const leaves = mends(changes) ? pack.leaves.map(whole) : [...pack.leaves];
     for (const change of changes) {
       if (change.kind !== 'addLeaf') continue;
       const main = pack.leaves[0]!;
@@ -145,21 +172,54 @@ export class SideModel {
     return stack;
   }
 
+  private buildOf(changes: readonly DrawnChange[], pack: Pack): Build {
+    const leaves = changes.filter((c) => c.kind === 'addLeaf');
+    const mended = mends(changes) && this.calibrated!.pack.leaves.some((leaf) => leaf.broken);
+    const key = leaves.length === 0 && !mended ? '' : changes.map((c) => c.kind).join();
+    const known = this.builds.get(key);
+    if (known?.changes && leaves.length === known.changes.length && leaves.every((c, i) => c === known.changes![i]))
+      return known;
+    const guesses = known?.guesses ?? new Map<string, InstalledState>();
+    let solver = this.calibrated!.solver;
+    if (leaves.length > 0 || mended) {
+      const tuned = known && !known.changes && known.solver.retune(pack);
+      solver = tuned ? known.solver : new PackSolver(pack, known?.solver, this.fineness);
+    }
+    const build: Build = { solver, changes: leaves, solved: new Map(), guesses };
+    this.builds.set(key, build);
+    return build;
+  }
+
   /** The side with some of the changes made, under its base load plus `extraLoad` N. */
   state(changes: readonly DrawnChange[], extraLoad: number): SideState {
     const stack = this.stackAfter(changes);
     const aboveHub = mainLeafAboveHub(stack);
     const pack = this.packAfter(changes);
     if (!pack || !this.calibrated || !this.pivot) return { rise: aboveHub, aboveHub, stack };
-    const touched = changes.some((c) => c.kind === 'addLeaf');
-    if (touched) this.changed = new PackSolver(pack, this.changed, this.settled);
-    const solver = touched ? this.changed! : this.calibrated.solver;
+    const build = this.buildOf(changes, pack);
     const shackle = changes.findLast((c) => c.kind === 'shackle');
     const linkage = shackle ? { ...this.pivot, length: shackle.length } : this.pivot;
     const load = this.baseLoad + extraLoad;
-    const state = solveInstalled(solver, linkage, load, this.calibrated.shape);
+    const key = `${extraLoad}|${shackle?.length ?? ''}`;
+    const start = build.guesses.get(key)?.shape ?? this.calibrated.shape;
+    const state = build.solved.get(key) ?? solveInstalled(build.solver, linkage, load, start);
+    build.solved.set(key, state);
+    const { solver } = build;
     const seatLength = this.input.pack?.seatLength ?? 0;
     return { rise: aboveHub - state.seat.y, aboveHub, stack, spring: { solver, linkage, state, load, seatLength } };
+  }
+
+  private readonly bench = new Map<readonly DrawnChange[], PackSolver>();
+
+  /** The pack with some of the changes made, out of the vehicle, held by its centre bolt only. */
+  onBench(changes: readonly DrawnChange[]): PackSolver | undefined {
+    const known = this.bench.get(changes);
+    if (known) return known;
+    const pack = this.packAfter(changes);
+    if (!pack) return undefined;
+    const solver = new PackSolver({ ...pack, clamp: { kind: 'bolt' } }, undefined, this.fineness);
+    this.bench.set(changes, solver);
+    return solver;
   }
 }
 

@@ -1,5 +1,6 @@
 import { CoreError } from '../errors';
-import { ROUGH } from '../leafpack/solve';
+import { COARSE } from '../leafpack/half';
+import { type Fineness } from '../leafpack/solve';
 import { draw, estimatesOf, SIDES, type AxleInput, type NamedEstimate, type Side } from './axleInput';
 import { SideModel } from './axleModel';
 import { normal, Z90, type Uniform } from './estimate';
@@ -11,6 +12,7 @@ import {
   type AxlePrediction,
   type StatePrediction,
 } from './predict';
+import { taught } from './springFit';
 
 /** 90 % band of one side and load state about the predicted height. */
 export interface Band {
@@ -19,6 +21,9 @@ export interface Band {
   half: number;
   samples: number;
 }
+
+/** Fineness of one of many random variants. */
+const ROUGH: Fineness = { settled: 1e-3, divisions: COARSE };
 
 /** Samples between two yields. */
 const stepping = 10;
@@ -29,27 +34,30 @@ const stepping = 10;
  * @param uniform generator passed in; the same generator gives the same bands @param samples 50–20,000
  */
 export function* predictBands(
-  input: AxleInput,
+  given: AxleInput,
   prediction: AxlePrediction,
   uniform: Uniform,
   samples: number,
 ): Generator<number, Record<Side, Band[] | null>> {
   if (samples < 50 || samples > 20_000) throw new CoreError('bad-input', 'samples', 'samples must be 50 to 20,000');
-  // By name, not by the order of keys: a database may store an object's keys in another order.
-  const estimates = estimatesOf(input).sort((p, q) => (p.path < q.path ? -1 : 1));
   const bands: Record<Side, Band[] | null> = { left: null, right: null };
   const present = SIDES.filter((side) => prediction.sides[side]);
   for (const [n, side] of present.entries()) {
+    const { input } = taught(given, side);
+    // By name, not by the order of keys: a database may store an object's keys in another order.
+    const estimates = estimatesOf(input).sort((p, q) => (p.path < q.path ? -1 : 1));
     const states = prediction.sides[side]!.states;
     const totals: number[][] = states.map(() => []);
     let failed = 0;
-    let like = new SideModel(draw(input, central), side, undefined, ROUGH);
+    let like = new SideModel(draw(input, central), side, ROUGH);
+    // Variants are solved on a coarser mesh; what that alone shifts is known at the central values and taken off.
+    const shift = coarseShift(input, side, states, like);
     for (let k = 0; k < samples; k++) {
       if (k % stepping === 0) yield (n + k / samples) / present.length;
       try {
         const { outcome, model } = sample(input, side, estimates, states, uniform, like);
         like = model;
-        outcome.forEach((value, j) => totals[j]!.push(value));
+        outcome.forEach((value, j) => totals[j]!.push(value - shift[j]!));
       } catch (error) {
         if (!(error instanceof CoreError)) throw error;
         failed += 1;
@@ -64,6 +72,20 @@ export function* predictBands(
     bands[side] = totals.map((values, j) => bandOf(values, states[j]!));
   }
   return bands;
+}
+
+/** What the coarse mesh gives at the central values beyond the prediction, one per load state, mm. */
+function coarseShift(input: AxleInput, side: Side, states: readonly StatePrediction[], model: SideModel): number[] {
+  const drawn = draw(input, central);
+  const base = model.state([], 0).rise;
+  const extras = extraLoads(drawn, states.length);
+  return states.map(
+    (state, k) =>
+      (drawn.sides[side].height ?? 0) +
+      model.state(drawn.changes, extras[k]!).rise -
+      base -
+      (state.after ?? state.change),
+  );
 }
 
 /** Inputs that may lie on either side of zero; every other one is never drawn below it. */
@@ -87,7 +109,7 @@ function sample(
   const usual = input.pack?.friction.value ?? 0;
   const rubbing = usual > 0 ? (drawn.pack?.friction ?? usual) / usual : 1;
   if (drawn.pack?.seatShape === 'unknown') drawn.pack.seatShape = uniform() < 0.5 ? 'flat' : 'concentric';
-  const model = new SideModel(drawn, side, like, ROUGH);
+  const model = new SideModel(drawn, side, ROUGH, like);
   const base = model.state([], 0).rise;
   const extras = extraLoads(drawn, states.length);
   const outcome = states.map((state, k) => {

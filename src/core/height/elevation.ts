@@ -1,3 +1,5 @@
+import { depths, type End } from '../leafpack/pack';
+import { type PackShape, type PackSolver } from '../leafpack/solve';
 import { type Stack } from '../stack/stack';
 import { type SideState } from './axleModel';
 
@@ -24,49 +26,56 @@ export interface Elevation {
   seatLength: number;
 }
 
-/** Draws a solved side; undefined when only the stack is known. */
-export function elevationOf(side: SideState): Elevation | undefined {
-  if (!side.spring) return undefined;
-  const { solver, linkage, state } = side.spring;
-  const cos = Math.cos(state.seatTilt);
-  const sin = Math.sin(state.seatTilt);
-  const place = (x: number, y: number): Point => ({
-    x: state.seat.x + cos * x - sin * y,
-    y: state.seat.y + sin * x + cos * y,
-  });
-  const leaves = solver.pack.leaves;
-  const depth: number[] = [];
-  leaves.forEach((leaf, i) => {
-    depth.push(i === 0 ? 0 : depth[i - 1]! + (leaves[i - 1]!.thickness + leaf.thickness) / 2);
-  });
+/** Leaves and contact points of a solved shape, placed by a seat in the drawing's axes. */
+export interface PackDrawing {
+  leaves: { thickness: number; points: Point[] }[];
+  /** Where leaves press on one another or a clip pulls, on the underside of the upper one, with the force, N. */
+  contacts: (Point & { force: number; clip: boolean })[];
+}
+
+/** @param seat main leaf's mid-surface at the pin @param tilt of the seat, rad; positive when the rear stands higher */
+export function drawPack(solver: PackSolver, shape: PackShape, seat: Point, tilt: number): PackDrawing {
+  const cos = Math.cos(tilt);
+  const sin = Math.sin(tilt);
+  const place = (x: number, y: number): Point => ({ x: seat.x + cos * x - sin * y, y: seat.y + sin * x + cos * y });
+  const { leaves } = solver.pack;
+  const depth = depths(leaves);
+  const curves = leaves.map((_, i) => solver.leafCurves(i, shape));
   const drawn = leaves.map((leaf, i) => {
-    const { front, rear } = solver.leafCurves(i, state.shape);
+    const { front, rear } = curves[i]!;
     const points: Point[] = [];
     for (let k = front.x.length - 1; k > 0; k--) points.push(place(-front.x[k]!, front.y[k]! - depth[i]!));
     for (let k = 0; k < rear.x.length; k++) points.push(place(rear.x[k]!, rear.y[k]! - depth[i]!));
     return { thickness: leaf.thickness, points };
   });
-  const contactsOf = (end: 'front' | 'rear'): Point[] =>
+  const contactsOf = (end: End) =>
     solver
-      .contacts(end, state.shape)
+      .contacts(end, shape)
       .filter((c) => c.force > 1)
-      .map((c) => {
-        const curve = solver.leafCurves(c.upper, state.shape)[end];
-        const k = curve.s.findIndex((s) => s >= c.s - 1e-6);
+      .map(({ upper, s, force, clip }) => {
+        const curve = curves[upper]![end];
+        const k = curve.s.findIndex((v) => v >= s - 1e-6);
         const at = k < 0 ? curve.s.length - 1 : k;
         const x = curve.x[at]!;
-        return place(end === 'front' ? -x : x, curve.y[at]! - depth[c.upper]! - leaves[c.upper]!.thickness / 2);
+        const down = depth[upper]! + leaves[upper]!.thickness / 2;
+        return { ...place(end === 'front' ? -x : x, curve.y[at]! - down), force, clip };
       });
+  return { leaves: drawn, contacts: [...contactsOf('front'), ...contactsOf('rear')] };
+}
+
+/** Draws a solved side; undefined when only the stack is known. */
+export function elevationOf(side: SideState): Elevation | undefined {
+  if (!side.spring) return undefined;
+  const { solver, linkage, state } = side.spring;
   return {
-    leaves: drawn,
+    ...drawPack(solver, state.shape, state.seat, state.seatTilt),
     frontEye: { x: 0, y: 0 },
     rearEye: state.rearEye,
     pivot: linkage.pivot,
     seat: state.seat,
     seatTilt: state.seatTilt,
     hub: { x: state.seat.x, y: state.seat.y - side.aboveHub },
-    shackleAngle: state.shackleAngle,
-    contacts: [...contactsOf('front'), ...contactsOf('rear')],
+    shackleAngle: state.shackleAngle ?? 0,
     stack: side.stack,
     seatLength: side.spring.seatLength,
   };

@@ -1,5 +1,5 @@
 /** Where a number comes from; shown as such wherever it appears. */
-export type Origin = 'measured' | 'catalogue' | 'assumed' | 'computed';
+export type Origin = 'measured' | 'calibrated' | 'catalogue' | 'assumed' | 'computed';
 
 /** A value with the half-width of its 90 % interval, in core units. */
 export interface Estimate {

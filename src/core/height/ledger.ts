@@ -1,5 +1,6 @@
 export const LEDGER_KINDS = [
   'measured',
+  'mendLeaf',
   'leafThickness',
   'leafArch',
   'block',

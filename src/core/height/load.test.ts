@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { GRAVITY } from '../material/steel';
-import { axleShares, bounceFrequency, springLoads } from './load';
+import { axleShares, bounceFrequency, springLoads, smallBumpRate } from './load';
 
 test('property: axle shares carry the payload and balance its moment', () => {
   const payload = fc.record({
@@ -35,4 +35,11 @@ test('bounce frequency of a mass on two springs with stiff tyres is √(k/m)/2π
 
 test('more unsprung mass than the pads carry is refused', () => {
   expect(() => springLoads(100, 100, 300, 1.5)).toThrow(/unsprungMass/);
+});
+
+test('a small bump meets rate plus half-band over amplitude; the smaller the bump, the harsher', () => {
+  expect(smallBumpRate(50, 100, 5)).toBe(70);
+  expect(smallBumpRate(50, 100, 2)).toBe(100);
+  expect(smallBumpRate(50, 0, 2)).toBe(50);
+  expect(() => smallBumpRate(50, 100, 0)).toThrow(expect.objectContaining({ field: 'amplitude' }));
 });

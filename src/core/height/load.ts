@@ -45,3 +45,14 @@ export function bounceFrequency(springRate: number, tyreRate: number, sprungLoad
   const both = 2 / (1 / springRate + 1 / tyreRate);
   return Math.sqrt((both * 1000) / (sprungLoad / GRAVITY)) / (2 * Math.PI);
 }
+
+/**
+ * Rate that a small bump feels, N/mm: friction holds the pack until the load has changed by its half-band, so a bump of a
+ * few millimetres meets a much stiffer spring. @param rate N/mm @param halfBand N @param amplitude mm (0.1–100)
+ */
+export function smallBumpRate(rate: number, halfBand: number, amplitude: number): number {
+  requireNumber('amplitude', amplitude, 0.1, 100);
+  requireNumber('halfBand', halfBand, 0, 1e6);
+  requireNumber('rate', rate, 0, 1e6);
+  return rate + halfBand / amplitude;
+}

@@ -16,8 +16,8 @@ test('a block lifts by its height, whatever the spring, and the band is never un
   const { states } = predicted(inputOf([block(40)])).sides.left!;
   const { before, after, change, half } = summarise(states[0]!.ledger);
   expect(before).toBe(520);
-  expect(change).toBeCloseTo(40, 9);
-  expect(after).toBeCloseTo(560, 9);
+  expect(change).toBeCloseTo(40, 5);
+  expect(after).toBeCloseTo(560, 5);
   expect(half).toBeGreaterThanOrEqual(NARROWEST_BAND);
   expect(half).toBeLessThan(3.5);
 });

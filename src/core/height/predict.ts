@@ -3,8 +3,11 @@ import { centreBoltLength } from '../fastener/centreBolt';
 import { uboltAfter, type UboltVerdict } from '../fastener/ubolt';
 import { handbookEstimate } from '../leafpack/handbook';
 import { clampHalf, packThickness } from '../leafpack/pack';
-import { type PackSolver } from '../leafpack/solve';
+import { COARSE } from '../leafpack/half';
+import { packLife } from '../leafpack/stress';
+import { type Fineness, type PackSolver } from '../leafpack/solve';
 import { GRAVITY } from '../material/steel';
+import { droopTravel, type Droop } from '../travel/droop';
 import { CORE_VERSION } from '../version';
 import { draw, estimatesOf, type AxleInput, type Side, SIDES } from './axleInput';
 import { clampGrowth, SideModel, sideRate, type DrawnChange, type DrawnInput, type SideState } from './axleModel';
@@ -12,6 +15,13 @@ import { elevationOf, type Elevation } from './elevation';
 import { type Estimate } from './estimate';
 import { type LedgerLine } from './ledger';
 import { bounceFrequency } from './load';
+import { taught, type SpringFit } from './springFit';
+
+/** Swing of the load on a road about its standing value, as a share, for an indication of life. Assumed. */
+export const SWING = 0.25;
+
+/** Fineness of solves whose difference alone is wanted. */
+const ONE_AT_A_TIME: Fineness = { settled: 1e-4, divisions: COARSE };
 
 /** A band is never shown narrower than this, mm. */
 export const NARROWEST_BAND = 3;
@@ -32,6 +42,8 @@ export interface SpringFigures {
   /** Half-width of the friction band on height, mm. */
   frictionHeight: number;
   elevation: Elevation;
+  /** Swings of the load by a quarter of itself until the worst leaf cracks; null where a swing finds no state. */
+  life: ReturnType<typeof packLife> | null;
 }
 
 export interface StatePrediction {
@@ -66,14 +78,23 @@ export interface CurvePoint {
   load: number;
   old: number;
   built: number;
+  /** Half-width of the friction band of each, mm: the loading branch stands this much higher, the unloading one lower. */
+  oldFriction: number;
+  builtFriction: number;
 }
 
 export interface SidePrediction {
   states: StatePrediction[];
   /** Empty without a spring. */
   curve: CurvePoint[];
+  /** What all readings of this spring say together; null with no more than arch and load. */
+  fit: SpringFit | null;
+  /** Why no spring comes near all of its readings, if so. */
+  unfit: string | null;
   /** Handbook estimate of the same change; null without a spring. */
   handbook: { rateBefore: number; rateAfter: number; change: number } | null;
+  /** Travel from ride height to hanging wheels, mm; null where it cannot be told. Not in predictions of older cores. */
+  droop?: Droop | null;
   /** Assembled arch on the bench without load, bolted only at the seat, mm. */
   assembled: { before: number; after: number } | null;
 }
@@ -92,7 +113,7 @@ export const central = (estimate: Estimate): number => estimate.value;
 export function missingFor(input: AxleInput): ('pack' | 'spring' | 'change')[] {
   const missing: ('pack' | 'spring' | 'change')[] = [];
   if (input.changes.length === 0) missing.push('change');
-  const needsSpring = input.changes.some((c) => c.kind === 'addLeaf' || c.kind === 'shackle' || c.kind === 'overAxle');
+  const needsSpring = input.changes.some((c) => c.kind !== 'block');
   if (needsSpring && !input.pack) missing.push('pack');
   if (needsSpring && !SIDES.some((side) => input.sides[side].spring)) missing.push('spring');
   return missing;
@@ -129,6 +150,7 @@ function rises(drawn: DrawnInput, model: SideModel, count: number): Rises {
 }
 
 const LINE: Record<DrawnChange['kind'], { kind: LedgerLine['kind']; label: string }> = {
+  mendLeaf: { kind: 'mendLeaf', label: 'broken leaf made good' },
   addLeaf: { kind: 'leafArch', label: 'added leaf, arch' },
   block: { kind: 'block', label: 'block' },
   shackle: { kind: 'shackle', label: 'shackle' },
@@ -168,7 +190,9 @@ export function* predictCentral(input: AxleInput, ranked = true): Generator<void
     const needsSpring = input.changes.some((c) => c.kind !== 'block');
     if (!known.spring && needsSpring) continue;
     if (!known.spring && !known.height && side === 'right') continue;
-    sides[side] = yield* predictSide(input, drawn, side, ranked);
+    const { input: own, fit, unfit } = taught(input, side);
+    sides[side] = yield* predictSide(own, draw(own, central), side, ranked);
+    sides[side] = { ...sides[side], fit, unfit };
   }
   const growth = clampGrowth(drawn);
   const leaves = [...(drawn.pack?.leaves ?? []), ...drawn.changes.filter((c) => c.kind === 'addLeaf')];
@@ -200,14 +224,19 @@ function* predictSide(
   const squares = lines.map((ledger) => ledger.map(() => 0));
   const contributions: Contribution[][] = states.map(() => []);
   const other: Side = side === 'left' ? 'right' : 'left';
+  // One input at a time moved, on a coarser mesh: only the difference to the same mesh's middle counts.
+  let coarse = ranked ? new SideModel(drawn, side, ONE_AT_A_TIME) : model;
+  const coarseMiddle = ranked ? rises(drawn, coarse, states.length) : middle;
+  const coarseLines = states.map((_, k) => linesOf(drawn, side, coarseMiddle, k));
   const moved = function* (path: string, origin: Estimate['origin'], variant: DrawnInput) {
-    const shifted = rises(variant, new SideModel(variant, side, model), states.length);
+    coarse = new SideModel(variant, side, ONE_AT_A_TIME, coarse);
+    const shifted = rises(variant, coarse, states.length);
     states.forEach((_, k) => {
       const now = linesOf(variant, side, shifted, k);
       now.forEach((line, j) => {
-        squares[k]![j]! += (line.value - lines[k]![j]!.value) ** 2;
+        squares[k]![j]! += (line.value - coarseLines[k]![j]!.value) ** 2;
       });
-      contributions[k]!.push({ path, origin, effect: Math.abs(now.at(-1)!.value - lines[k]!.at(-1)!.value) });
+      contributions[k]!.push({ path, origin, effect: Math.abs(now.at(-1)!.value - coarseLines[k]!.at(-1)!.value) });
     });
     yield;
   };
@@ -223,7 +252,19 @@ function* predictSide(
   for (const ranking of contributions) ranking.sort((p, q) => q.effect - p.effect);
 
   const otherLoad = drawn.sides[other].spring?.load;
-  const figures = (s: SideState): SpringFigures | null => {
+  const stressOf = (changes: readonly DrawnChange[], load: number) => {
+    const { solver, state } = model.state(changes, load - drawn.sides[side].spring!.load).spring!;
+    return solver.stressLines(state.forces, state.shape);
+  };
+  const lifeOf = (changes: readonly DrawnChange[], load: number): SpringFigures['life'] => {
+    try {
+      return packLife(stressOf(changes, (1 - SWING) * load), stressOf(changes, (1 + SWING) * load));
+    } catch (error) {
+      if (error instanceof CoreError) return null;
+      throw error;
+    }
+  };
+  const figures = (s: SideState, changes: readonly DrawnChange[]): SpringFigures | null => {
     if (!s.spring) return null;
     const { solver, state, load } = s.spring;
     const rate = sideRate(s.spring);
@@ -232,19 +273,20 @@ function* predictSide(
       arch: state.shape.arch,
       rate,
       frequency: otherLoad === undefined ? null : bounceFrequency(rate, drawn.tyreRate, load + otherLoad + extra),
-      shackleAngle: state.shackleAngle,
+      shackleAngle: state.shackleAngle ?? 0,
       load,
       peakStress: solver.peakStress(state.forces, state.shape),
-      frictionHeight: solver.frictionHalfBand(state.shape, rate) / rate,
+      frictionHeight: solver.frictionHalfBand(state.forces, state.shape, rate) / rate,
       elevation: elevationOf(s)!,
+      life: ranked ? lifeOf(changes, load) : null,
     };
   };
   const settling = input.changes.some((c) => c.kind === 'addLeaf') ? NEW_LEAF_SETTLING : USED_SETTLING;
   const height = drawn.sides[side].height;
   const predicted = states.map((state, k): StatePrediction => {
     const extra = extras[k]!;
-    const old = figures(model.state([], extra));
-    const built = figures(model.state(drawn.changes, extra));
+    const old = figures(model.state([], extra), []);
+    const built = figures(model.state(drawn.changes, extra), drawn.changes);
     const friction = (old?.frictionHeight ?? 0) + (built?.frictionHeight ?? 0);
     const reading = input.afterReading ** 2 + (friction * frictionShare(input)) ** 2;
     const ledger = lines[k]!.map((line, j) => ({ ...line, half90: Math.sqrt(squares[k]![j]!) }));
@@ -268,6 +310,9 @@ function* predictSide(
   return {
     states: predicted,
     curve: curveOf(drawn, model, side),
+    fit: null,
+    unfit: null,
+    droop: droopTravel(model, drawn, side),
     ...besideModel(drawn, model, predicted[0]!),
   };
 }
@@ -282,11 +327,17 @@ function curveOf(drawn: DrawnInput, model: SideModel, side: Side): CurvePoint[] 
   return CURVE.flatMap((share) => {
     try {
       const extra = load * (share - 1);
+      const [old, built] = [model.state([], extra), model.state(drawn.changes, extra)];
+      const friction = ({ spring }: SideState) =>
+        spring ? spring.solver.frictionHalfBand(spring.state.forces, spring.state.shape, 1) : 0;
       return [
         {
           load: load * share,
-          old: start + model.state([], extra).rise,
-          built: start + model.state(drawn.changes, extra).rise,
+          old: start + old.rise,
+          built: start + built.rise,
+          // Half-band over rate: the rate falls out.
+          oldFriction: friction(old),
+          builtFriction: friction(built),
         },
       ];
     } catch (error) {

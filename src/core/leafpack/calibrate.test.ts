@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { forcesAtAngle } from '../linkage/shackle';
+import { forcesAtAngle } from '../linkage/installed';
 import { SPRING_STEEL_E } from '../material/steel';
+import { FINE } from './half';
 import { calibrateNested, nestedPack, type NestedPack } from './calibrate';
 import { PackSolver } from './solve';
 
@@ -25,7 +26,7 @@ test('property: the free curvature behind a loaded arch is found again', () => {
       fc.double({ min: 500, max: 5000, noNaN: true }),
       (radius, load) => {
         const hidden = new PackSolver(nestedPack(given, 1 / radius));
-        const shape = hidden.settle((s) => forcesAtAngle(load, ANGLE, s ?? hidden.initialArms()));
+        const shape = hidden.settle((at) => forcesAtAngle(load, ANGLE, at));
         const found = calibrateNested(given, shape.arch, load, ANGLE);
         expect(found.curvature * radius).toBeCloseTo(1, 4);
         expect(found.shape.arch).toBeCloseTo(shape.arch, 3);
@@ -36,9 +37,10 @@ test('property: the free curvature behind a loaded arch is found again', () => {
 });
 
 test('a rough warm start ends within a hundredth of a millimetre of the exact answer', () => {
-  const first = calibrateNested(given, 40, 3000, ANGLE);
+  const fineness = { settled: 1e-3, divisions: FINE };
+  const first = calibrateNested(given, 40, 3000, ANGLE, fineness);
   const exact = calibrateNested(given, 46, 3200, ANGLE);
-  const rough = calibrateNested(given, 46, 3200, ANGLE, first, 1e-3);
+  const rough = calibrateNested(given, 46, 3200, ANGLE, fineness, first);
   const onBench = (c: typeof exact) => c.solver.onRollers(0).arch;
   expect(onBench(rough)).toBeCloseTo(onBench(exact), 1);
   expect(Math.abs(rough.shape.arch - 46)).toBeLessThan(0.01);

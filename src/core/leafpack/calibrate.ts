@@ -1,7 +1,7 @@
 import { CoreError } from '../errors';
-import { forcesAtAngle } from '../linkage/shackle';
+import { forcesAtAngle } from '../linkage/installed';
 import { nestedCurvatures, type Leaf, type Pack } from './pack';
-import { EXACT, PackSolver, type PackShape } from './solve';
+import { EXACT, PackSolver, type EyeForces, type EyeGeometry, type Fineness, type PackShape } from './solve';
 
 export interface NestedPack {
   leaves: readonly Omit<Leaf, 'curvature'>[];
@@ -19,6 +19,8 @@ export interface Calibrated {
   shape: PackShape;
   /** Free curvature found for the main leaf, 1/mm. */
   curvature: number;
+  /** Arch gained per free curvature of the main leaf at this load, mm². */
+  gain: number;
 }
 
 /** The pack with a given free curvature of its main leaf. */
@@ -43,7 +45,7 @@ export function nestedPack(given: NestedPack, curvature: number): Pack {
  * Free camber cannot be measured on the vehicle: fits one free curvature of nested leaves to arch and load.
  * @param arch mm, eye line to mid-surface at the pin, in the loaded state @param load N on this spring
  * @param shackleAngle rad in that state
- * @param like the calibration of nearly the same pack, as a warm start @param settled mm, see `PackSolver`
+ * @param spent the calibration of nearly the same pack; its solver is taken over and must not be used any more
  * @throws CoreError `no-convergence` when no curvature explains the arch
  */
 export function calibrateNested(
@@ -51,29 +53,54 @@ export function calibrateNested(
   arch: number,
   load: number,
   shackleAngle: number,
-  like?: Calibrated,
-  settled: number = EXACT,
+  fineness: Fineness = EXACT,
+  spent?: Calibrated,
 ): Calibrated {
   const main = given.leaves[0];
   if (!main) throw new CoreError('bad-input', 'leaves', 'a pack needs at least one leaf');
-  const guess = like?.curvature ?? (2 * (arch + load / 60)) / (main.front * main.rear);
-  const solver = new PackSolver(nestedPack(given, guess), like?.solver, settled);
-  let last: PackShape | undefined = like?.shape;
-  const trial = (curvature: number): Calibrated => {
+  const forces = (share: number) => (at: EyeGeometry) => forcesAtAngle(share * load, shackleAngle, at);
+  if (spent?.solver.retune(nestedPack(given, spent.curvature)))
+    try {
+      return followed(given, arch, forces(1), spent);
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error;
+    }
+  const guess = spent?.curvature ?? (2 * (arch + load / 60)) / (main.front * main.rear);
+  const solver = new PackSolver(nestedPack(given, guess), undefined, fineness);
+  let last: PackShape | undefined;
+  const trial = (curvature: number) => {
     const pack = nestedPack(given, curvature);
     solver.recurve(pack.leaves.map((leaf) => leaf.curvature));
-    const shape = solver.settle((s) => forcesAtAngle(load, shackleAngle, s ?? solver.initialArms()), last);
+    const shape = solver.march(forces, last);
     last = shape;
     return { pack, solver, shape, curvature };
   };
   let low = trial(guess);
   let high = trial(guess + (2 * (arch - low.shape.arch)) / (main.front * main.rear) + 1e-8);
+  let gain = (main.front * main.rear) / 2;
   for (let k = 0; k < 25; k++) {
-    const gain = (high.shape.arch - low.shape.arch) / (high.curvature - low.curvature);
+    if (high.curvature !== low.curvature) gain = (high.shape.arch - low.shape.arch) / (high.curvature - low.curvature);
     const next = trial(high.curvature + (arch - high.shape.arch) / gain);
-    if (Math.abs(next.shape.arch - arch) < 10 * settled) return next;
+    if (Math.abs(next.shape.arch - arch) < 10 * fineness.settled) return { ...next, gain };
     low = high;
     high = next;
   }
   throw new CoreError('no-convergence', 'loadedArch', 'no free curvature explains this arch under this load');
+}
+
+/** Lets the curvature follow the arch while the shape settles: one solve instead of several. */
+function followed(
+  given: NestedPack,
+  arch: number,
+  forces: (at: EyeGeometry) => EyeForces,
+  { solver, gain, curvature: guess }: Calibrated,
+): Calibrated {
+  let curvature = guess;
+  const shape = solver.settle(forces, undefined, (at) => {
+    const error = arch - at.arch;
+    curvature += error / gain;
+    solver.recurve(nestedPack(given, curvature).leaves.map((leaf) => leaf.curvature));
+    return Math.abs(error);
+  });
+  return { pack: solver.pack, solver, shape, curvature, gain };
 }

@@ -1,6 +1,6 @@
 import { SPRING_STEEL_E } from '../material/steel';
 import { nestedCurvatures, type Pack } from './pack';
-import { PackSolver, rateOnRollers } from './solve';
+import { PackSolver, rateOnRollers, rollerForces } from './solve';
 
 const E = SPRING_STEEL_E;
 const curvatures = nestedCurvatures(1 / 1900, [8, 8, 8, 8]);
@@ -21,7 +21,7 @@ const pack = (friction: number): Pack => ({
 const halfBand = (friction: number, load: number): number => {
   const solver = new PackSolver(pack(friction));
   const shape = solver.onRollers(load);
-  return solver.frictionHalfBand(shape, rateOnRollers(solver, load, shape));
+  return solver.frictionHalfBand(rollerForces(load, shape), shape, rateOnRollers(solver, load, shape));
 };
 
 test('the friction band is proportional to μ and grows with the load; without friction there is none', () => {
@@ -46,5 +46,7 @@ test('two full-length flat leaves: half-band by hand, tip contact force P/2 slid
   const load = 400;
   const shape = solver.onRollers(load);
   const expected = (2 * 0.3 * (load / 4) * 8 * 3) / (2 * 600);
-  expect(solver.frictionHalfBand(shape, rateOnRollers(solver, load, shape)) / expected).toBeCloseTo(1, 1);
+  expect(
+    solver.frictionHalfBand(rollerForces(load, shape), shape, rateOnRollers(solver, load, shape)) / expected,
+  ).toBeCloseTo(1, 1);
 });

@@ -1,16 +1,37 @@
-import { leafInertia } from '../material/steel';
-import { clampHalf, type Pack } from './pack';
-import { ContactSolver, type Dense } from './lcp';
+import { CoreError } from '../errors';
+import { Beam } from './beam';
+import { blankSlope, facingPairs, gridOf, measureGap, type Facing, type GapSlope, type Grid } from './contact';
+import { ContactSolver } from './lcp';
+import { clampHalf, depths, freeSlopeOf, reachOf, stiffnessOf, thicknessOf, type End, type Pack } from './pack';
 
-const { abs, cos, max, min, round, sin } = Math;
+const { abs, cos, max, sin } = Math;
 
-/** Nodes between the clamp edge and the main leaf's end, besides the leaf tips themselves. */
-const DIVISIONS = 16;
+/** Elements along the main leaf, besides those that the leaf tips ask for. */
+export const FINE = 24;
+/** The same for one of many random variants, whose difference from the central one is wanted. */
+export const COARSE = 6;
+
+/** a · b with b from an offset. */
+function dotAt(a: Float64Array, b: Float64Array, at: number, size: number): number {
+  let sum = 0;
+  for (let k = 0; k < size; k++) sum += a[k]! * b[at + k]!;
+  return sum;
+}
+
+/** to += factor · from with `from` from an offset. */
+function addScaled(to: Float64Array, factor: number, from: Float64Array, at: number, size: number): void {
+  for (let k = 0; k < size; k++) to[k]! += factor * from[at + k]!;
+}
+
+/** Facing surfaces further apart than this are measured less exactly, mm. */
+const APART = 0.5;
 
 /** Force on the eye from its bearing, in the seat's axes: `down` and `outward` (away from the seat), N. */
 export interface EndForce {
   down: number;
   outward: number;
+  /** Couple on the eye that flattens the leaf, N·mm: a bush that is twisted. */
+  couple?: number;
 }
 
 /** A leaf's curve from the pin outwards, in the seat's axes (x outward, y up from its own mid-surface at the pin), mm and rad. */
@@ -26,369 +47,651 @@ export interface ContactPoint {
   lower: number;
   /** Arc length from the pin, mm. */
   s: number;
-  /** N, compression. */
+  /** N; compression between facing surfaces, tension in a clip. */
   force: number;
+  clip: boolean;
 }
 
+/** Bending stress along a leaf counted from the free leaf, MPa; tension in the top face positive. */
+export interface StressLine {
+  s: number[];
+  stress: number[];
+}
+
+/** A shape in equilibrium with its end force. */
 export interface HalfState {
-  /** The half pack that solved it: only its own states may give it lever arms. */
+  /** The half pack that solved it. */
   owner: HalfPack;
-  main: Curve;
+  moments: Float64Array;
+  forces: Float64Array;
   /** Eye centre relative to the main leaf's mid-surface at the pin, mm. */
   eye: { x: number; y: number };
   eyeSlope: number;
-  /** Contact forces in the owner's order, N. */
-  forces: Float64Array;
 }
-
-interface HalfLeaf {
-  /** Free length beyond the clamp edge, mm. */
-  reach: number;
-  stiffness: number;
-  curvature: number;
-  thickness: number;
-}
-
-interface Candidate {
-  upper: number;
-  lower: number;
-  /** Distance from the clamp edge, mm. */
-  u: number;
-  /** Index of u on the main leaf's grid. */
-  at: number;
-  /** Thickness of shorter leaves that end before u, mm. */
-  missing: number;
-}
-
-/** Deflection at u of a cantilever under a unit force at v; both from the clamp edge. */
-const deflection = (ei: number, u: number, v: number): number => {
-  const near = min(u, v);
-  return (near * near * (3 * max(u, v) - near)) / (6 * ei);
-};
-/** Slope at u of the same cantilever. */
-const slopeAt = (ei: number, u: number, v: number): number =>
-  u < v ? (u * (2 * v - u)) / (2 * ei) : (v * v) / (2 * ei);
 
 /**
- * One half of a pack, clamped at the seat: leaves that press on one another but never pull.
+ * One half of a pack held at the seat, at any deflection: elastic beams that press on one another's surfaces but never
+ * pull, unless a clip holds them.
  *
- * Kinematics are linear along the arc (contact points keep their arc length; a leaf's deflection is the double
- * integral of its curvature change), after Timoshenko's cantilever formulas. Only the main leaf's own end force
- * is taken at its true lever arm, and shapes are integrated exactly from the curvatures. Good to about half a
- * millimetre between free and flat; past flat the error grows to millimetres.
+ * The strain energy less the work of the end force is made stationary under gap ≥ 0 by Newton steps whose contact
+ * problem is a linear complementarity problem, solved exactly. Gaps, lever arms and the balance of every leaf are those
+ * of the bent shape; the matrices of a step may be older, which costs steps but never changes the answer.
  */
 export class HalfPack {
-  private readonly edge: number;
-  private readonly leaves: HalfLeaf[];
-  private readonly candidates: Candidate[];
-  private readonly solver: ContactSolver;
-  /** Points along the main leaf from the clamp edge. */
-  private readonly grid: Float64Array;
-  private readonly concentric: boolean;
-  private readonly eyeOffset: number;
-  /** Deflection of the main leaf at each candidate per newton at its end, mm/N. */
-  private readonly perEndForce: Float64Array;
-  /** Kept between solves: memory is what a Monte Carlo would otherwise spend its time on. */
-  private readonly scratch: Record<'extra' | 'drop' | 'shearStep' | 'moment' | 'gaps', Float64Array>;
-  /** Curvature inside the clamp, 1/mm. */
-  private held = 0;
-  /** Distance of the facing surfaces with every leaf at its free shape, mm. */
-  private freeGaps = new Float64Array(0);
+  edge = 0;
+  readonly beams: Beam[];
+  facings: Facing[];
+  eye = { x: 0, y: 0 };
+  eyeSlope = 0;
+  /** How much the eye gives to a force, mm/N: by `down`, and by `outward`; with the present contacts. */
+  readonly give = { downDown: 0, downOut: 0, outDown: 0, outOut: 0 };
 
-  constructor(pack: Pack, end: 'front' | 'rear', like?: HalfPack) {
+  private readonly gaps: GapSlope[];
+  private readonly solver: ContactSolver;
+  private readonly matrix: Float64Array;
+  /** Gap derivatives by moments at the last linearisation, upper leaf's part then the lower's; and H⁻¹ times them. */
+  private readonly rows: Float64Array;
+  private readonly answers: Float64Array;
+  private readonly upperAt: Int32Array;
+  private readonly lowerAt: Int32Array;
+  private readonly forces: Float64Array;
+  private readonly load: Float64Array;
+  private readonly byLeaf: { point: number; at: number; size: number }[][];
+  private readonly eyeRows: [Float64Array, Float64Array];
+  private readonly eyeAnswers: [Float64Array, Float64Array];
+  private readonly eyeGaps: [Float64Array, Float64Array];
+  private grid: Grid;
+  private eyeOffset = 0;
+  private depth: number[] = [];
+  private held = 0;
+  private linearised = false;
+  /** The factor that `give` was read from. */
+  private giveOf = -1;
+  private concentric = false;
+
+  /**
+   * @param divisions elements along the main leaf; `FINE`, or `COARSE` for random variants
+   * @param like a similar half: its contact set and shape are the first guess when the sizes agree
+   */
+  constructor(
+    private pack: Pack,
+    private readonly end: End,
+    divisions: number,
+    like?: HalfPack,
+  ) {
+    const grid = gridOf(this.ends(pack), divisions);
+    if (!grid) throw new CoreError('bad-input', 'leaves', 'no leaf reaches beyond the seat');
+    this.grid = grid;
+    this.beams = pack.leaves.map((_, i) => new Beam(max(1, grid.reached[i]!)));
+    this.seatOfForce.element = this.beams[0]!.size;
+    this.facings = this.build(grid);
+    const count = this.facings.length;
+    this.gaps = this.facings.map(() => blankSlope());
+    this.findFeet();
+    this.matrix = new Float64Array(count * count);
+    this.solver = new ContactSolver({ size: count, values: this.matrix }, like?.solver);
+    this.forces = new Float64Array(count);
+    this.load = new Float64Array(count);
+    this.upperAt = new Int32Array(count);
+    this.lowerAt = new Int32Array(count);
+    this.byLeaf = this.beams.map(() => []);
+    let at = 0;
+    this.facings.forEach(({ upper, lower }, c) => {
+      for (const [leaf, place] of [[upper, this.upperAt] as const, [lower, this.lowerAt] as const]) {
+        place[c] = at;
+        const { size } = this.beams[leaf]!;
+        this.byLeaf[leaf]!.push({ point: c, at, size });
+        at += size;
+      }
+    });
+    this.rows = new Float64Array(at);
+    this.answers = new Float64Array(at);
+    const main = () => new Float64Array(this.beams[0]!.size);
+    this.eyeRows = [main(), main()];
+    this.eyeAnswers = [main(), main()];
+    this.eyeGaps = [new Float64Array(count), new Float64Array(count)];
+    this.recurve(pack);
+    if (like) this.adopt(like);
+  }
+
+  /** Lengths beyond the clamp edge that need a station: every leaf's, then every clip's. */
+  private ends(pack: Pack): number[] {
+    const edge = clampHalf(pack.clamp);
+    const clips = (pack.clips ?? []).filter((clip) => clip.end === this.end);
+    return [...pack.leaves.map((leaf) => reachOf(leaf, this.end) - edge), ...clips.map((clip) => clip.at - edge)];
+  }
+
+  /** Sections, nodes and facing pairs of the present pack on a grid. */
+  private build(grid: Grid): Facing[] {
+    const { pack, end } = this;
     this.edge = clampHalf(pack.clamp);
     this.eyeOffset = pack.eyeOffset[end];
     this.concentric = pack.clamp.kind === 'seat' && pack.clamp.shape === 'concentric';
-    this.leaves = pack.leaves.map((leaf) => ({
-      reach: leaf[end] - this.edge,
-      stiffness: pack.youngs * leafInertia(leaf.width, leaf.thickness),
-      curvature: leaf.curvature,
-      thickness: leaf.thickness,
-    }));
-    const stations = this.stations();
-    this.candidates = this.findCandidates(stations);
-    this.solver = new ContactSolver(this.compliance(), like?.solver);
-    this.grid = this.mainGrid(stations);
-    const line = () => new Float64Array(this.grid.length);
-    this.scratch = {
-      extra: line(),
-      drop: line(),
-      shearStep: line(),
-      moment: line(),
-      gaps: new Float64Array(this.candidates.length),
-    };
-    const main = this.leaves[0]!;
-    this.perEndForce = Float64Array.from(this.candidates, (c) =>
-      c.upper === 0 ? deflection(main.stiffness, c.u, main.reach) : 0,
-    );
-    this.recurve(pack.leaves.map((leaf) => leaf.curvature));
-  }
-
-  /** Gives the same leaves other free curvatures (1/mm, main leaf first); the contact matrix stays. */
-  recurve(curvatures: readonly number[]): void {
-    curvatures.forEach((curvature, i) => {
-      this.leaves[i]!.curvature = curvature;
-    });
-    this.held = this.concentric ? this.leaves[0]!.curvature : 0;
-    this.freeGaps = Float64Array.from(this.candidates, (c) => c.missing + this.surfaceGap(c.upper, c.lower, c.u));
-  }
-
-  private stations(): number[] {
-    const reach = this.leaves[0]!.reach;
-    const tips = this.leaves.map((leaf) => leaf.reach).filter((r) => r > 1);
-    const sorted = [...new Set(tips)].sort((p, q) => p - q);
-    const merged: number[] = [];
-    for (const tip of sorted) if (tip - (merged.at(-1) ?? 0) > 1e-6) merged.push(tip);
-    const all: number[] = [];
-    let from = 0;
-    for (const tip of merged) {
-      const parts = max(1, round(((tip - from) / reach) * DIVISIONS));
-      for (let k = 1; k <= parts; k++) all.push(from + ((tip - from) * k) / parts);
-      from = tip;
-    }
-    return all;
-  }
-
-  /** Every pair of leaves that face one another at a station, skipping shorter ones that end before it. */
-  private findCandidates(stations: readonly number[]): Candidate[] {
-    const found: Candidate[] = [];
-    for (const [k, u] of stations.entries()) {
-      let upper = 0;
-      let missing = 0;
-      for (let lower = 1; lower < this.leaves.length; lower++) {
-        const leaf = this.leaves[lower]!;
-        if (leaf.reach < u - 1e-6) {
-          missing += leaf.thickness;
-          continue;
-        }
-        found.push({ upper, lower, u, at: 2 * (k + 1), missing });
-        upper = lower;
-        missing = 0;
-      }
-    }
-    return found;
-  }
-
-  private surfaceGap(upper: number, lower: number, u: number): number {
-    const a = this.leaves[upper]!;
-    const b = this.leaves[lower]!;
-    const underside = a.curvature / (1 + (a.curvature * a.thickness) / 2);
-    const topside = b.curvature / (1 - (b.curvature * b.thickness) / 2);
-    return ((underside - topside) * u * u) / 2;
-  }
-
-  private compliance(): Dense {
-    const n = this.candidates.length;
-    const values = new Float64Array(n * n);
-    for (let i = 0; i < n; i++) {
-      const p = this.candidates[i]!;
-      for (let j = 0; j <= i; j++) {
-        const q = this.candidates[j]!;
-        let sum = 0;
-        if (p.upper === q.upper) sum += deflection(this.leaves[p.upper]!.stiffness, p.u, q.u);
-        if (p.upper === q.lower) sum -= deflection(this.leaves[p.upper]!.stiffness, p.u, q.u);
-        if (p.lower === q.upper) sum -= deflection(this.leaves[p.lower]!.stiffness, p.u, q.u);
-        if (p.lower === q.lower) sum += deflection(this.leaves[p.lower]!.stiffness, p.u, q.u);
-        values[i * n + j] = sum;
-        values[j * n + i] = sum;
-      }
-    }
-    return { size: n, values };
-  }
-
-  private mainGrid(stations: readonly number[]): Float64Array {
-    const points = [0];
-    for (const u of stations) {
-      const from = points.at(-1)!;
-      points.push(from + (u - from) / 2, u);
-    }
-    return Float64Array.from(points);
-  }
-
-  /** Moment on the main leaf beyond what its end force gives with the arc as lever arm. */
-  private leverCorrection(force: EndForce, from: HalfState | undefined): Float64Array {
-    const { extra } = this.scratch;
-    extra.fill(0);
-    if (from?.owner !== this) return extra;
-    const reach = this.leaves[0]!.reach;
-    const skip = from.main.s.length - this.grid.length;
-    for (let k = 0; k < this.grid.length; k++) {
-      const x = from.main.x[k + skip]!;
-      const y = from.main.y[k + skip]!;
-      extra[k] = force.down * (from.eye.x - x - (reach - this.grid[k]!)) + force.outward * (from.eye.y - y);
-    }
-    return extra;
-  }
-
-  /** Deflection of the main leaf along the grid from a moment field on it (flattening positive), mm. */
-  private mainDeflection(moment: Float64Array): Float64Array {
-    const { drop } = this.scratch;
-    const ei = this.leaves[0]!.stiffness;
-    drop[0] = 0;
-    let slope = 0;
-    for (let k = 1; k < this.grid.length; k++) {
-      const h = this.grid[k]! - this.grid[k - 1]!;
-      const m0 = moment[k - 1]! / ei;
-      const m1 = moment[k]! / ei;
-      drop[k] = drop[k - 1]! + slope * h + (h * h * (2 * m0 + m1)) / 6;
-      slope += (h * (m0 + m1)) / 2;
-    }
-    return drop;
-  }
-
-  /**
-   * Equilibrium under an end force; call again with the last state until shapes settle (lever arms follow the shape).
-   * @param force N on the eye @param last previous state, whose shape gives the lever arms
-   */
-  solve(force: EndForce, last?: HalfState): HalfState {
-    const extra = this.leverCorrection(force, last);
-    const bowed = this.mainDeflection(extra);
-    const { gaps: g0 } = this.scratch;
-    for (let i = 0; i < g0.length; i++) {
-      const c = this.candidates[i]!;
-      g0[i] = this.freeGaps[i]! - force.down * this.perEndForce[i]! - (c.upper === 0 ? bowed[c.at]! : 0);
-    }
-    const forces = this.candidates.length > 0 ? this.solver.solve(g0).slice() : g0.slice();
-    return this.stateFrom(force, forces, extra);
-  }
-
-  private stateFrom(force: EndForce, forces: Float64Array, extra: Float64Array): HalfState {
-    const main = this.leaves[0]!;
-    const moment = this.contactMoments(0, forces);
-    for (let k = 0; k < moment.length; k++) moment[k]! += force.down * (main.reach - this.grid[k]!) + extra[k]!;
-    for (let k = 0; k < moment.length; k++) moment[k] = main.curvature - moment[k]! / main.stiffness;
-    const curve = this.curve(this.grid, moment);
-    const last = curve.s.length - 1;
-    const slope = curve.slope[last]!;
-    return {
-      owner: this,
-      main: curve,
-      eye: {
-        x: curve.x[last]! - this.eyeOffset * sin(slope),
-        y: curve.y[last]! + this.eyeOffset * cos(slope),
-      },
-      eyeSlope: slope,
-      forces,
-    };
-  }
-
-  /** Where leaves press on one another in a solved state. */
-  contacts(state: HalfState): ContactPoint[] {
-    return this.candidates.flatMap(({ upper, lower, u }, i) => {
-      const force = state.forces[i]!;
-      return force > 0 ? [{ upper, lower, s: u + this.edge, force }] : [];
-    });
-  }
-
-  /**
-   * Flattening moment along a leaf from its contacts: the leaf below pushes it up, the one above pushes it down.
-   * The array is this half's own and changes with the next call.
-   */
-  private contactMoments(leaf: number, forces: Float64Array): Float64Array {
-    const { shearStep, moment } = this.scratch;
-    shearStep.fill(0);
-    for (let i = 0; i < this.candidates.length; i++) {
-      const c = this.candidates[i]!;
-      if (c.upper === leaf) shearStep[c.at]! -= forces[i]!;
-      else if (c.lower === leaf) shearStep[c.at]! += forces[i]!;
-    }
-    let shear = 0;
-    moment[moment.length - 1] = 0;
-    for (let k = this.grid.length - 1; k > 0; k--) {
-      shear += shearStep[k]!;
-      moment[k - 1] = moment[k]! + shear * (this.grid[k]! - this.grid[k - 1]!);
-    }
-    return moment;
-  }
-
-  /** Integrates position from curvature: exact angle for linear curvature, Simpson for the position. */
-  private curve(grid: Float64Array, curvature: Float64Array): Curve {
-    const first = this.edge > 0 ? 1 : 0;
-    const n = grid.length + first;
-    const s = new Float64Array(n);
-    const x = new Float64Array(n);
-    const y = new Float64Array(n);
-    const slope = new Float64Array(n);
-    const step = (i: number, h: number, k0: number, k1: number) => {
-      const a0 = slope[i - 1]!;
-      const mid = a0 + (h * (3 * k0 + k1)) / 8;
-      const a1 = a0 + (h * (k0 + k1)) / 2;
-      x[i] = x[i - 1]! + (h * (cos(a0) + 4 * cos(mid) + cos(a1))) / 6;
-      y[i] = y[i - 1]! + (h * (sin(a0) + 4 * sin(mid) + sin(a1))) / 6;
-      slope[i] = a1;
-      s[i] = s[i - 1]! + h;
-    };
-    if (first === 1) step(1, this.edge, this.held, this.held);
-    for (let k = 1; k < grid.length; k++) step(k + first, grid[k]! - grid[k - 1]!, curvature[k - 1]!, curvature[k]!);
-    return { s, x, y, slope };
-  }
-
-  /** Shape of any leaf in a solved state, from its own mid-surface at the pin. */
-  leafCurve(leaf: number, state: HalfState): Curve {
-    if (leaf === 0) return state.main;
-    const body = this.leaves[leaf]!;
-    if (body.reach <= 0) {
-      const length = body.reach + this.edge;
-      const slope = this.held * length;
-      const y = (this.held * length * length) / 2;
-      return {
-        s: Float64Array.of(0, length),
-        x: Float64Array.of(0, length),
-        y: Float64Array.of(0, y),
-        slope: Float64Array.of(0, slope),
-      };
-    }
-    const moment = this.contactMoments(leaf, state.forces);
-    const grid = this.grid.filter((u) => u < body.reach + 1e-6);
-    return this.curve(
-      grid,
-      grid.map((_, k) => body.curvature - moment[k]! / body.stiffness),
-    );
-  }
-
-  /** Largest bending stress of each leaf counted from the free leaf, MPa, whole length scanned, seat included. */
-  peakStress(force: EndForce, state: HalfState, youngs: number): number[] {
-    const extra = this.leverCorrection(force, state);
-    return this.leaves.map((leaf, i) => {
-      let peak = this.edge > 0 ? leaf.stiffness * abs(leaf.curvature - this.held) : 0;
-      const moments = this.contactMoments(i, state.forces);
-      this.grid.forEach((u, k) => {
-        const moment = moments[k]! + (i === 0 ? force.down * (leaf.reach - u) + extra[k]! : 0);
-        peak = max(peak, abs(moment));
+    this.depth = depths(pack.leaves);
+    const ends = this.ends(pack);
+    this.beams.forEach((beam, i) => {
+      const leaf = pack.leaves[i]!;
+      beam.shape({
+        nodes: [0, ...grid.stations.slice(0, beam.size - 1), max(1e-3, ends[i]!)],
+        stiffness: stiffnessOf(leaf, end, this.edge, pack.youngs),
+        uniform: leaf.tipThickness === undefined,
+        thickness: thicknessOf(leaf, end, this.edge),
       });
-      return (peak * youngs * leaf.thickness) / (2 * leaf.stiffness);
+    });
+    const facings = facingPairs(ends.slice(0, pack.leaves.length), grid, (leaf, atTip) => {
+      const { liner = 0, tipPad = 0 } = pack.leaves[leaf]!;
+      return liner + (atTip ? tipPad : 0);
+    });
+    const clips = (pack.clips ?? []).filter((clip) => clip.end === end);
+    clips.forEach(({ holds, slack }, k) => {
+      const between = pack.leaves.slice(1, holds).reduce((sum, leaf) => sum + leaf.thickness + (leaf.liner ?? 0), 0);
+      facings.push({
+        upper: 0,
+        lower: holds,
+        slave: holds,
+        master: 0,
+        node: grid.reached[pack.leaves.length + k]!,
+        u: ends[pack.leaves.length + k]!,
+        pad: pack.leaves[holds]!.liner ?? 0,
+        slack: slack + between,
+      });
+    });
+    return facings;
+  }
+
+  /** First guesses for the feet of the normals on the master leaves. */
+  private findFeet(): void {
+    this.facings.forEach((facing, c) => {
+      this.gaps[c]!.element = this.beams[facing.master]!.elementAt(facing.u);
+      this.gaps[c]!.at = 0.9;
     });
   }
 
   /**
-   * Friction work per unit of end deflection, divided by μ, times the end deflection per newton: Σ N·|ds/dP|, mm.
-   * Relative slip of facing surfaces is half of each thickness times the slope of its leaf (inextensible leaves).
+   * Becomes a pack of the same make-up (tips in the same order) with other dimensions; shape, contact set and matrices
+   * stay as a first guess. @returns false when the make-up differs: then nothing has changed
    */
-  slipPerNewton(state: HalfState): number {
-    if (this.candidates.length === 0) return 0;
-    const main = this.leaves[0]!;
-    const growth = this.solver.solveActive(this.perEndForce);
-    const slopeChange = (leaf: number, u: number): number => {
-      const ei = this.leaves[leaf]!.stiffness;
-      let sum = leaf === 0 ? -slopeAt(ei, u, main.reach) : 0;
-      for (let i = 0; i < this.candidates.length; i++) {
-        const c = this.candidates[i]!;
-        if (growth[i] === 0) continue;
-        if (c.upper === leaf) sum += growth[i]! * slopeAt(ei, u, c.u);
-        else if (c.lower === leaf) sum -= growth[i]! * slopeAt(ei, u, c.u);
+  retune(pack: Pack): boolean {
+    if (pack.leaves.length !== this.beams.length) return false;
+    const grid = gridOf(this.ends(pack), this.grid);
+    if (!grid) return false;
+    this.pack = pack;
+    this.grid = grid;
+    this.facings = this.build(grid);
+    this.findFeet();
+    this.recurve(pack);
+    return true;
+  }
+
+  /** Gives the same leaves other free curves. Contact set and matrices stay as a first guess. */
+  recurve(pack: Pack): void {
+    this.pack = pack;
+    this.held = this.concentric ? pack.leaves[0]!.curvature : 0;
+    pack.leaves.forEach((leaf, i) => {
+      const beam = this.beams[i]!;
+      const deep = this.depth[i]!;
+      if (this.held === 0) beam.hold(this.edge, -deep, 0);
+      else {
+        const radius = 1 / this.held + deep;
+        const turn = this.edge / radius;
+        beam.hold(radius * sin(turn), radius * (1 - cos(turn)) - deep, turn);
       }
-      return sum;
-    };
-    let total = 0;
-    this.candidates.forEach((c, i) => {
-      const normal = state.forces[i]!;
-      if (normal <= 0) return;
-      const slip =
-        (this.leaves[c.upper]!.thickness * slopeChange(c.upper, c.u) +
-          this.leaves[c.lower]!.thickness * slopeChange(c.lower, c.u)) /
-        2;
-      total += normal * abs(slip);
+      if (leaf.curve) beam.recurve(freeSlopeOf(leaf, this.end, this.edge));
+      else beam.bend(leaf.curvature);
+      beam.place();
     });
+    this.placeEye();
+  }
+
+  private adopt(like: HalfPack): void {
+    const same = this.beams.every((beam, i) => beam.size === like.beams[i]?.size);
+    if (!same || like.beams.length !== this.beams.length) return;
+    this.beams.forEach((beam, i) => {
+      beam.moment.set(like.beams[i]!.moment);
+      beam.place();
+    });
+    if (this.forces.length === like.forces.length) this.forces.set(like.forces);
+    this.placeEye();
+  }
+
+  /** Where the end force acts on the main leaf: an element and the place in it. Its end, unless `loadAt` moved it. */
+  private readonly seatOfForce = { element: 1, at: 1 };
+
+  /** Moves the end force to an arc length from the pin (a roller under which the leaf slides), mm. */
+  loadAt(s: number): void {
+    const main = this.beams[0]!;
+    const u = Math.min(main.nodes[main.size]!, max(0, s - this.edge));
+    this.seatOfForce.element = main.elementAt(u);
+    this.seatOfForce.at =
+      (u - main.nodes[this.seatOfForce.element - 1]!) / main.elementLength(this.seatOfForce.element);
+    this.placeEye();
+  }
+
+  /** Cubic weights of the place where the end force acts: position by both nodes, and by both slopes. */
+  private endWeights() {
+    const main = this.beams[0]!;
+    const { element, at } = this.seatOfForce;
+    const h = main.elementLength(element);
+    const inner = 2 * at ** 3 - 3 * at ** 2 + 1;
+    return {
+      element,
+      inner,
+      outer: 1 - inner,
+      innerTurn: (at ** 3 - 2 * at ** 2 + at) * h,
+      outerTurn: (at ** 3 - at ** 2) * h,
+      at,
+    };
+  }
+
+  private placeEye(): void {
+    const main = this.beams[0]!;
+    const { element: o, inner, outer, innerTurn, outerTurn, at } = this.endWeights();
+    const i = o - 1;
+    const slope = at === 1 ? main.slope[o]! : main.slope[i]! + at * (main.slope[o]! - main.slope[i]!);
+    this.eyeSlope = slope;
+    this.eye = {
+      x:
+        inner * main.x[i]! +
+        outer * main.x[o]! +
+        innerTurn * main.cos[i]! +
+        outerTurn * main.cos[o]! -
+        this.eyeOffset * sin(slope),
+      y:
+        inner * main.y[i]! +
+        outer * main.y[o]! +
+        innerTurn * main.sin[i]! +
+        outerTurn * main.sin[o]! +
+        this.eyeOffset * cos(slope),
+    };
+  }
+
+  /** Gaps and their exact derivatives in the present shape. */
+  private measure(): void {
+    for (let c = 0; c < this.facings.length; c++) {
+      const facing = this.facings[c]!;
+      const gap = this.gaps[c]!;
+      const passes = this.forces[c] === 0 && gap.gap > APART ? 1 : 12;
+      measureGap(facing, this.beams[facing.slave]!, this.beams[facing.master]!, gap, passes);
+    }
+  }
+
+  /** Every leaf's applied forces and what they leave unbalanced. */
+  private balance(force: EndForce): void {
+    for (const beam of this.beams) beam.clearForces();
+    const main = this.beams[0]!;
+    const n = main.size;
+    const w = this.endWeights();
+    const i = w.element - 1;
+    const o = w.element;
+    const [fx, fy] = [force.outward, -force.down];
+    const lever = -this.eyeOffset * (fy * sin(this.eyeSlope) + fx * cos(this.eyeSlope));
+    main.forceX[i]! += w.inner * fx;
+    main.forceY[i]! += w.inner * fy;
+    main.forceX[o]! += w.outer * fx;
+    main.forceY[o]! += w.outer * fy;
+    main.couple[i]! += w.innerTurn * (fy * main.cos[i]! - fx * main.sin[i]!) + (1 - w.at) * lever;
+    main.couple[o]! += w.outerTurn * (fy * main.cos[o]! - fx * main.sin[o]!) + w.at * lever;
+    const twist = force.couple ?? 0;
+    main.couple[n]! -= twist;
+    main.moment[n] = twist;
+    for (let c = 0; c < this.facings.length; c++) {
+      const f = this.forces[c]!;
+      if (f === 0) continue;
+      const facing = this.facings[c]!;
+      const g = this.gaps[c]!;
+      const slave = this.beams[facing.slave]!;
+      const master = this.beams[facing.master]!;
+      const j = facing.node;
+      const e = g.element;
+      slave.forceX[j]! += f * g.slaveX;
+      slave.forceY[j]! += f * g.slaveY;
+      slave.couple[j]! += f * g.slaveTurn;
+      master.forceX[e - 1]! += f * g.innerX;
+      master.forceY[e - 1]! += f * g.innerY;
+      master.couple[e - 1]! += f * g.innerTurn;
+      master.forceX[e]! += f * g.outerX;
+      master.forceY[e]! += f * g.outerY;
+      master.couple[e]! += f * g.outerTurn;
+    }
+    for (const beam of this.beams) beam.balance();
+  }
+
+  /** How much a couple turns the eye with the main leaf alone, rad/(N·mm): an upper bound. */
+  get turnGive(): number {
+    return this.beams[0]!.turnGive();
+  }
+
+  /** Makes the matrices of a step anew in the present shape, under the forces of the last `balance`. */
+  private linearise(): void {
+    for (const beam of this.beams) beam.linearise();
+    const { rows, answers, matrix } = this;
+    const count = this.facings.length;
+    for (let c = 0; c < count; c++) {
+      const facing = this.facings[c]!;
+      const g = this.gaps[c]!;
+      const slaveIsLower = facing.slave === facing.lower;
+      const slave = this.beams[facing.slave]!;
+      const master = this.beams[facing.master]!;
+      const slaveAt = slaveIsLower ? this.lowerAt[c]! : this.upperAt[c]!;
+      const masterAt = slaveIsLower ? this.upperAt[c]! : this.lowerAt[c]!;
+      const row = facing.node * slave.size;
+      for (let k = 0; k < slave.size; k++)
+        rows[slaveAt + k] =
+          g.slaveX * slave.dx[row + k]! + g.slaveY * slave.dy[row + k]! + g.slaveTurn * slave.dSlope[row + k]!;
+      const outer = g.element * master.size;
+      const inner = outer - master.size;
+      for (let k = 0; k < master.size; k++)
+        rows[masterAt + k] =
+          g.innerX * master.dx[inner + k]! +
+          g.innerY * master.dy[inner + k]! +
+          g.innerTurn * master.dSlope[inner + k]! +
+          g.outerX * master.dx[outer + k]! +
+          g.outerY * master.dy[outer + k]! +
+          g.outerTurn * master.dSlope[outer + k]!;
+    }
+    answers.set(rows);
+    matrix.fill(0);
+    this.byLeaf.forEach((parts, leaf) => {
+      const beam = this.beams[leaf]!;
+      for (const { at } of parts) beam.solve(answers, at);
+      for (let p = 0; p < parts.length; p++) {
+        const a = parts[p]!;
+        for (let q = 0; q <= p; q++) {
+          const b = parts[q]!;
+          let sum = 0;
+          for (let k = 0; k < a.size; k++) sum += rows[a.at + k]! * answers[b.at + k]!;
+          matrix[a.point * count + b.point]! += sum;
+          if (a.point !== b.point) matrix[b.point * count + a.point]! += sum;
+        }
+      }
+    });
+    this.solver.renew();
+    this.giveOf = -1;
+    this.lineariseEye();
+    this.linearised = true;
+  }
+
+  private lineariseEye(): void {
+    const main = this.beams[0]!;
+    const n = main.size;
+    const w = this.endWeights();
+    const o = w.element * n;
+    const i = o - n;
+    const e = this.eyeOffset;
+    const [down, out] = this.eyeRows;
+    const [inner, outer] = [w.element - 1, w.element];
+    for (let k = 0; k < n; k++) {
+      const [turnIn, turnOut] = [main.dSlope[i + k]!, main.dSlope[o + k]!];
+      const turn = (1 - w.at) * turnIn + w.at * turnOut;
+      const x =
+        w.inner * main.dx[i + k]! +
+        w.outer * main.dx[o + k]! -
+        w.innerTurn * main.sin[inner]! * turnIn -
+        w.outerTurn * main.sin[outer]! * turnOut;
+      const y =
+        w.inner * main.dy[i + k]! +
+        w.outer * main.dy[o + k]! +
+        w.innerTurn * main.cos[inner]! * turnIn +
+        w.outerTurn * main.cos[outer]! * turnOut;
+      down[k] = e * sin(this.eyeSlope) * turn - y;
+      out[k] = x - e * cos(this.eyeSlope) * turn;
+    }
+    for (const i of [0, 1] as const) {
+      this.eyeAnswers[i].set(this.eyeRows[i]);
+      main.solve(this.eyeAnswers[i]);
+      const gaps = this.eyeGaps[i];
+      gaps.fill(0);
+      for (const { point, at, size } of this.byLeaf[0]!) {
+        let sum = 0;
+        for (let k = 0; k < size; k++) sum += this.rows[at + k]! * this.eyeAnswers[i][k]!;
+        gaps[point] = sum;
+      }
+    }
+  }
+
+  /** What the eye gives, from the last linearisation and the present contacts. */
+  private updateGive(): void {
+    if (this.giveOf === this.solver.factors) return;
+    const dot = (a: Float64Array, b: Float64Array) => dotAt(a, b, 0, a.length);
+    const [down, out] = this.eyeGaps;
+    const byDown = this.facings.length > 0 ? this.solver.solveActive(down) : down;
+    const dd = dot(byDown, down);
+    const od = dot(byDown, out);
+    const byOut = this.facings.length > 0 ? this.solver.solveActive(out) : out;
+    const oo = dot(byOut, out);
+    this.give.downDown = dot(this.eyeRows[0], this.eyeAnswers[0]) - dd;
+    this.give.outDown = dot(this.eyeRows[1], this.eyeAnswers[0]) - od;
+    this.give.downOut = this.give.outDown;
+    this.give.outOut = dot(this.eyeRows[1], this.eyeAnswers[1]) - oo;
+    this.giveOf = this.solver.factors;
+  }
+
+  /**
+   * One Newton step towards equilibrium under an end force.
+   * @param anew make the step's matrices in the present shape; else the last ones serve
+   * @returns how far the eye or any contact moved, mm; of second order in the distance from equilibrium with new matrices
+   */
+  advance(force: EndForce, anew: boolean): number {
+    this.measure();
+    this.balance(force);
+    if (anew || !this.linearised) this.linearise();
+    const count = this.facings.length;
+    const { rows, answers, forces, matrix, load } = this;
+    for (const beam of this.beams) beam.solve(beam.residual);
+    for (let c = 0; c < count; c++) {
+      const { upper, lower } = this.facings[c]!;
+      const [above, below] = [this.beams[upper]!, this.beams[lower]!];
+      load[c] =
+        this.gaps[c]!.gap -
+        dotAt(above.residual, rows, this.upperAt[c]!, above.size) -
+        dotAt(below.residual, rows, this.lowerAt[c]!, below.size);
+    }
+    for (let d = 0; d < count; d++) if (forces[d] !== 0) addScaled(load, -forces[d]!, matrix, d * count, count);
+    const found = count > 0 ? this.solver.solve(load) : load;
+    for (const beam of this.beams) for (let k = 0; k < beam.size; k++) beam.moment[k]! -= beam.residual[k]!;
+    for (let c = 0; c < count; c++) {
+      const change = found[c]! - forces[c]!;
+      forces[c] = found[c]!;
+      if (change === 0) continue;
+      const { upper, lower } = this.facings[c]!;
+      addScaled(this.beams[upper]!.moment, change, answers, this.upperAt[c]!, this.beams[upper]!.size);
+      addScaled(this.beams[lower]!.moment, change, answers, this.lowerAt[c]!, this.beams[lower]!.size);
+    }
+    let moved = 0;
+    for (const beam of this.beams) {
+      const { size } = beam;
+      const x = beam.x[size]!;
+      const y = beam.y[size]!;
+      beam.place();
+      moved = max(moved, abs(beam.x[size]! - x), abs(beam.y[size]! - y));
+    }
+    this.placeEye();
+    this.updateGive();
+    if (!Number.isFinite(moved)) throw new CoreError('no-equilibrium', 'load', 'the shape of a leaf runs away');
+    return moved;
+  }
+
+  /** The present shape, to come back to. */
+  state(): HalfState {
+    const moments = new Float64Array(this.beams.reduce((sum, beam) => sum + beam.size + 1, 0));
+    let at = 0;
+    for (const { moment } of this.beams) {
+      moments.set(moment, at);
+      at += moment.length;
+    }
+    return { owner: this, moments, forces: this.forces.slice(), eye: { ...this.eye }, eyeSlope: this.eyeSlope };
+  }
+
+  /** Takes up a shape again. One of another half serves as a first guess when the sizes agree. */
+  restore(state: HalfState): void {
+    let at = 0;
+    const needed = this.beams.reduce((sum, beam) => sum + beam.size + 1, 0);
+    if (state.moments.length === needed)
+      for (const beam of this.beams) {
+        beam.moment.set(state.moments.subarray(at, at + beam.size + 1));
+        at += beam.size + 1;
+        beam.place();
+      }
+    if (state.forces.length === this.forces.length) this.forces.set(state.forces);
+    this.placeEye();
+  }
+
+  /** Back to the free shapes, when a warm start led nowhere. */
+  relax(): void {
+    for (const beam of this.beams) {
+      beam.moment.fill(0);
+      beam.place();
+    }
+    this.forces.fill(0);
+    this.linearised = false;
+    this.placeEye();
+  }
+
+  /** Strain energy of the free parts of all leaves in the present shape, N·mm. */
+  energy(): number {
+    return this.beams.reduce((sum, beam) => sum + beam.energy(), 0);
+  }
+
+  /** Where leaves press on one another, or a clip pulls, in the present shape. */
+  contacts(): ContactPoint[] {
+    return this.facings.flatMap(({ upper, lower, u, slack }, i) => {
+      const force = this.forces[i]!;
+      return force > 0 ? [{ upper, lower, s: u + this.edge, force, clip: slack !== undefined }] : [];
+    });
+  }
+
+  /** Smallest distance between facing surfaces in the present shape, mm; negative where they run through one another. */
+  deepest(): number {
+    this.measure();
+    return this.gaps.reduce((least, g) => Math.min(least, g.gap), Infinity);
+  }
+
+  /** A leaf from the pin outwards in the present shape, the clamped part included. */
+  curve(leaf: number): Curve {
+    const beam = this.beams[leaf]!;
+    const first = this.edge > 0 ? 1 : 0;
+    const line = (from: Float64Array, root: number, shift = 0) => {
+      const all = new Float64Array(from.length + first);
+      if (first) all[0] = root;
+      for (let k = 0; k < from.length; k++) all[k + first] = from[k]! + shift;
+      return all;
+    };
+    return {
+      s: line(beam.nodes, 0, this.edge),
+      x: line(beam.x, 0),
+      y: line(beam.y, 0, this.depth[leaf]!),
+      slope: line(beam.slope, 0),
+    };
+  }
+
+  /**
+   * Bending stress along every leaf in the present shape by statics: the moment of everything that acts further out,
+   * over the section; within the seat what the clamp bends.
+   */
+  stress(force: EndForce): StressLine[] {
+    this.measure();
+    const points = this.beams.map((): { x: number; y: number; u: number; fx: number; fy: number }[] => []);
+    const { element, at: place } = this.seatOfForce;
+    const main = this.beams[0]!;
+    const u =
+      place === 1 && element === main.size ? Infinity : main.nodes[element - 1]! + place * main.elementLength(element);
+    points[0]!.push({ x: this.eye.x, y: this.eye.y, u, fx: force.outward, fy: -force.down });
+    this.facings.forEach((facing, c) => {
+      const f = this.forces[c]!;
+      if (f === 0) return;
+      const g = this.gaps[c]!;
+      const slave = this.beams[facing.slave]!;
+      const master = this.beams[facing.master]!;
+      const x = slave.x[facing.node]!;
+      const y = slave.y[facing.node]!;
+      const place = master.nodes[g.element - 1]! + g.at * master.elementLength(g.element);
+      points[facing.slave]!.push({ x, y, u: facing.u, fx: f * g.slaveX, fy: f * g.slaveY });
+      points[facing.master]!.push({ x, y, u: place, fx: -f * g.slaveX, fy: -f * g.slaveY });
+    });
+    return this.beams.map((beam, leaf) =>
+      this.stressOf(leaf, beam, points[leaf]!, leaf === 0 ? (force.couple ?? 0) : 0),
+    );
+  }
+
+  private stressOf(
+    leaf: number,
+    beam: Beam,
+    points: readonly { x: number; y: number; u: number; fx: number; fy: number }[],
+    couple: number,
+  ): StressLine {
+    const { youngs } = this.pack;
+    const body = this.pack.leaves[leaf]!;
+    const line: StressLine = { s: [], stress: [] };
+    if (this.edge > 0) {
+      const bent = this.held === 0 ? 0 : 1 / (1 / this.held + this.depth[leaf]!);
+      const clamped = (youngs * (body.curvature - bent) * body.thickness) / 2;
+      line.s.push(0, this.edge);
+      line.stress.push(clamped, clamped);
+    }
+    const at = (u: number, x: number, y: number, thick: number) => {
+      let moment = couple;
+      for (const p of points) if (p.u > u + 1e-9) moment += (p.y - y) * p.fx - (p.x - x) * p.fy;
+      line.s.push(this.edge + u);
+      line.stress.push((6 * moment) / (body.width * thick * thick));
+    };
+    const places = points
+      .filter((p) => p.u < beam.nodes[beam.size]! && p.u > 0)
+      .map((p) => {
+        const e = beam.elementAt(p.u);
+        const share = (p.u - beam.nodes[e - 1]!) / beam.elementLength(e);
+        const mix = (v: Float64Array) => v[e - 1]! + share * (v[e]! - v[e - 1]!);
+        return { u: p.u, x: mix(beam.x), y: mix(beam.y), thick: mix(beam.thickness) };
+      });
+    for (let k = 0; k <= beam.size; k++)
+      places.push({ u: beam.nodes[k]!, x: beam.x[k]!, y: beam.y[k]!, thick: beam.thickness[k]! });
+    for (const p of places.sort((a, b) => a.u - b.u)) at(p.u, p.x, p.y, p.thick);
+    return line;
+  }
+
+  /**
+   * Friction work per unit of end force, divided by μ: Σ N·|ds/dP| with s the slip of facing surfaces, mm.
+   * The shape must be in equilibrium under `force`.
+   */
+  slipPerNewton(force: EndForce): number {
+    const count = this.facings.length;
+    if (count === 0) return 0;
+    this.measure();
+    this.balance(force);
+    this.linearise();
+    // With the contacts as they are: A δf = −(gap change of the end force alone).
+    const growth = this.solver.solveActive(this.eyeGaps[0]);
+    const turns = this.beams.map((beam) => new Float64Array(beam.size));
+    turns[0]!.set(this.eyeAnswers[0]);
+    for (let c = 0; c < count; c++) {
+      const f = -growth[c]!;
+      if (f === 0) continue;
+      const { upper, lower } = this.facings[c]!;
+      addScaled(turns[upper]!, f, this.answers, this.upperAt[c]!, turns[upper]!.length);
+      addScaled(turns[lower]!, f, this.answers, this.lowerAt[c]!, turns[lower]!.length);
+    }
+    let total = 0;
+    for (let c = 0; c < count; c++) {
+      const normal = this.forces[c]!;
+      const facing = this.facings[c]!;
+      if (normal <= 0 || facing.slack !== undefined) continue;
+      const g = this.gaps[c]!;
+      const slide = (leaf: number, node: number) => {
+        const beam = this.beams[leaf]!;
+        const change = turns[leaf]!;
+        let along = 0;
+        let turn = 0;
+        for (let k = 0; k < beam.size; k++) {
+          const i = node * beam.size + k;
+          along += (g.ny * beam.dx[i]! - g.nx * beam.dy[i]!) * change[k]!;
+          turn += beam.dSlope[i]! * change[k]!;
+        }
+        const side = leaf === facing.upper ? 1 : -1;
+        return side * along + (beam.thickness[node]! / 2) * turn;
+      };
+      const on = slide(facing.slave, facing.node);
+      const under = (1 - g.at) * slide(facing.master, g.element - 1) + g.at * slide(facing.master, g.element);
+      total += normal * abs(on + under);
+    }
     return total;
   }
 }

@@ -1,6 +1,7 @@
 import { CoreError } from '../errors';
+import { factorize, substitute } from './cholesky';
 
-const { abs, max, sqrt } = Math;
+const { abs, max } = Math;
 
 /** Dense symmetric matrix, row by row. */
 export interface Dense {
@@ -14,30 +15,10 @@ function factor(a: Dense, pick: Int32Array): Float64Array {
   const l = new Float64Array(n * n);
   for (let i = 0; i < n; i++) {
     const row = pick[i]! * a.size;
-    for (let j = 0; j <= i; j++) {
-      let sum = a.values[row + pick[j]!]!;
-      for (let k = 0; k < j; k++) sum -= l[i * n + k]! * l[j * n + k]!;
-      if (i === j) {
-        if (sum <= 0) throw new CoreError('no-convergence', 'contact', 'contact matrix lost positive definiteness');
-        l[i * n + i] = sqrt(sum);
-      } else l[i * n + j] = sum / l[j * n + j]!;
-    }
+    for (let j = 0; j <= i; j++) l[i * n + j] = a.values[row + pick[j]!]!;
   }
+  if (!factorize(l, n)) throw new CoreError('no-convergence', 'contact', 'contact matrix lost positive definiteness');
   return l;
-}
-
-/** Solves in place. */
-function backSolve(l: Float64Array, n: number, x: Float64Array): void {
-  for (let i = 0; i < n; i++) {
-    let sum = x[i]!;
-    for (let k = 0; k < i; k++) sum -= l[i * n + k]! * x[k]!;
-    x[i] = sum / l[i * n + i]!;
-  }
-  for (let i = n - 1; i >= 0; i--) {
-    let sum = x[i]!;
-    for (let k = i + 1; k < n; k++) sum -= l[k * n + i]! * x[k]!;
-    x[i] = sum / l[i * n + i]!;
-  }
 }
 
 /**
@@ -50,6 +31,8 @@ export class ContactSolver {
   private pick = new Int32Array(0);
   private readonly order: Int32Array;
   private l: Float64Array | undefined;
+  /** Counts factors made: the same number, the same contact set and matrix. */
+  factors = 0;
   /** Kept between calls: thousands of small solves a second would otherwise spend their time on memory. */
   private readonly part: Float64Array;
   private readonly full: Float64Array;
@@ -67,6 +50,11 @@ export class ContactSolver {
     this.load = new Float64Array(a.size);
   }
 
+  /** The matrix was changed in place: the contact set is kept, its factor is not. */
+  renew(): void {
+    this.l = undefined;
+  }
+
   /**
    * Forces that answer `load` (one value per point) on the current contact set, nothing else changed.
    * The array is the solver's own and changes with the next call.
@@ -77,11 +65,12 @@ export class ContactSolver {
       for (let i = 0; i < this.a.size; i++) if (this.active[i]) this.order[count++] = i;
       this.pick = this.order.slice(0, count);
       this.l = factor(this.a, this.pick);
+      this.factors += 1;
     }
     const { part, full } = this;
     const n = this.pick.length;
     for (let k = 0; k < n; k++) part[k] = load[this.pick[k]!]!;
-    backSolve(this.l, n, part);
+    substitute(this.l, n, part);
     full.fill(0);
     for (let k = 0; k < n; k++) full[this.pick[k]!] = part[k]!;
     return full;

@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { CoreError } from '../errors';
 import { SPRING_STEEL_E } from '../material/steel';
-import { camberFromCurvature, checkPack, curvatureFromCamber, placeByLength, type Leaf, type Pack } from './pack';
+import {
+  camberFromCurvature,
+  checkPack,
+  curvatureFromCamber,
+  placeByLength,
+  type Leaf,
+  type Pack,
+  tracedCurve,
+} from './pack';
+import { PackSolver } from './solve';
 
 const leaf: Leaf = { front: 600, rear: 650, width: 70, thickness: 8, curvature: 1 / 2000 };
 const pack: Pack = {
@@ -53,4 +62,23 @@ test.each<[string, Partial<Pack> | { leaf: Partial<Leaf> }, string]>([
     expect(error).toBeInstanceOf(CoreError);
     expect((error as CoreError).field).toBe(field);
   }
+});
+
+test('a traced circle gives its curvature everywhere, and the pack made of it the arch of the circle', () => {
+  const radius = 1800;
+  const points = [-600, -420, -200, 30, 260, 480, 640].map((x) => ({ x, y: radius - Math.sqrt(radius ** 2 - x * x) }));
+  const curve = tracedCurve(points, 0);
+  for (const { s, curvature } of curve) if (Math.abs(s) < 500) expect(curvature * radius).toBeCloseTo(1, 1);
+  const leaf = { front: 590, rear: 630, width: 70, thickness: 8, curvature: 1 / radius };
+  const arch = (over: object) =>
+    new PackSolver({
+      leaves: [{ ...leaf, ...over }],
+      clamp: { kind: 'bolt' },
+      youngs: 206_800,
+      eyeOffset: { front: 0, rear: 0 },
+      friction: 0,
+    }).onRollers(0).arch;
+  expect(arch({ curve })).toBeCloseTo(arch({}), 0);
+  expect(() => tracedCurve(points.slice(0, 4), 0)).toThrow(/five points/);
+  expect(() => tracedCurve(points.toReversed(), 0)).toThrow(/front to rear/);
 });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { leafInertia, SPRING_STEEL_E } from '../material/steel';
-import { nestedCurvatures, type Clamp, type Leaf, type Pack } from './pack';
+import { FINE, HalfPack, type Curve } from './half';
+import { depths, nestedCurvatures, type Clamp, type Leaf, type Pack } from './pack';
 import { PackSolver, rateOnRollers, rollerForces } from './solve';
 
 const E = SPRING_STEEL_E;
@@ -68,10 +69,10 @@ test('unequal halves: 3EI(a+b)/(a²b²), the simply supported beam with an off-c
 test('n equal full-length flat leaves are n times one leaf when frictionless', () => {
   const rate = (n: number) => {
     const solver = new PackSolver(packOf(Array.from({ length: n }, () => flat(600))));
-    return rateOnRollers(solver, 400, solver.onRollers(400));
+    return rateOnRollers(solver, n, solver.onRollers(n));
   };
   const one = new PackSolver(packOf([flat(600)]));
-  const single = rateOnRollers(one, 400 / 5, one.onRollers(400 / 5));
+  const single = rateOnRollers(one, 1, one.onRollers(1));
   expect(rate(5) / (5 * single)).toBeCloseTo(1, 4);
 });
 
@@ -146,27 +147,97 @@ test('property: a mirrored pack gives the mirrored answer', () => {
   );
 });
 
-test('property: shapes drawn from a solution never run through one another by more than 0.3 mm', () => {
-  // Linear kinematics keep contact points at their arc length; the drawn curves show what that costs.
+/** A face of a drawn leaf as a fine polyline, by the cubic through its points and slopes. */
+function face({ s, x, y, slope }: Curve, offset: number): { x: number; y: number }[] {
+  const points: { x: number; y: number }[] = [];
+  for (let k = 1; k < s.length; k++) {
+    const h = s[k]! - s[k - 1]!;
+    for (let j = 0; j < 12; j++) {
+      const a = j / 12;
+      const [h00, h10, h11] = [2 * a ** 3 - 3 * a * a + 1, a ** 3 - 2 * a * a + a, a ** 3 - a * a];
+      const at = (v: Float64Array, d0: number, d1: number) =>
+        h00 * v[k - 1]! + (1 - h00) * v[k]! + h * (h10 * d0 + h11 * d1);
+      const angle = slope[k - 1]! + a * (slope[k]! - slope[k - 1]!);
+      points.push({
+        x: at(x, Math.cos(slope[k - 1]!), Math.cos(slope[k]!)) - offset * Math.sin(angle),
+        y: at(y, Math.sin(slope[k - 1]!), Math.sin(slope[k]!)) + offset * Math.cos(angle),
+      });
+    }
+  }
+  return points;
+}
+
+/** How far the points of `under` stand above the polyline `over`, at most, mm. */
+function overlap(over: { x: number; y: number }[], under: { x: number; y: number }[]): number {
+  let most = -Infinity;
+  let k = 1;
+  for (const p of under) {
+    while (k < over.length - 1 && over[k]!.x < p.x) k += 1;
+    const [a, b] = [over[k - 1]!, over[k]!];
+    if (p.x < a.x || p.x > b.x) continue;
+    const long = Math.hypot(b.x - a.x, b.y - a.y);
+    most = Math.max(most, ((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / long);
+  }
+  return most;
+}
+
+test('property: drawn leaves never run through one another by more than 0.01 mm, past flat and between nodes too', () => {
   fc.assert(
-    fc.property(sanePack, (pack) => {
+    fc.property(sanePack, fc.double({ min: 0, max: 1.5, noNaN: true }), (pack, share) => {
       const solver = new PackSolver(pack);
-      const shape = solver.onRollers(0.6 * workingLoad(pack));
-      let depth = 0;
-      for (let i = 1; i < pack.leaves.length; i++) {
-        const above = solver.leafCurves(i - 1, shape).rear;
-        const below = solver.leafCurves(i, shape).rear;
-        depth += (pack.leaves[i - 1]!.thickness + pack.leaves[i]!.thickness) / 2;
-        const tip = below.x.length - 1;
-        const k = above.x.findIndex((x) => x >= below.x[tip]!);
-        if (k <= 0) continue;
-        const share = (below.x[tip]! - above.x[k - 1]!) / (above.x[k]! - above.x[k - 1]!);
-        const over = above.y[k - 1]! + share * (above.y[k]! - above.y[k - 1]!);
-        const distance = (over - below.y[tip]!) * Math.cos(below.slope[tip]!);
-        const thickness = (pack.leaves[i - 1]!.thickness + pack.leaves[i]!.thickness) / 2;
-        expect(distance + thickness).toBeGreaterThan(thickness - 0.3 - 0.01 * depth);
-      }
+      const shape = solver.onRollers(share * workingLoad(pack));
+      expect(solver.deepest(shape)).toBeGreaterThan(-1e-4);
+      const depth = depths(pack.leaves);
+      for (let i = 1; i < pack.leaves.length; i++)
+        for (const end of ['front', 'rear'] as const) {
+          const lifted = (leaf: number) => {
+            const curve = solver.leafCurves(leaf, shape)[end];
+            return { ...curve, y: curve.y.map((y) => y - depth[leaf]!) };
+          };
+          const underside = face(lifted(i - 1), -pack.leaves[i - 1]!.thickness / 2);
+          const top = face(lifted(i), pack.leaves[i]!.thickness / 2);
+          expect(overlap(underside, top)).toBeLessThan(0.01);
+        }
     }),
-    { numRuns: 25 },
+    { numRuns: 40 },
+  );
+});
+
+test('property: the strain energy is the work of the seat load, frictionless: dU/d(arch) is the load', () => {
+  fc.assert(
+    fc.property(sanePack, fc.double({ min: 0.2, max: 1.4, noNaN: true }), (pack, share) => {
+      const solver = new PackSolver(pack, undefined, { settled: 1e-9, divisions: FINE });
+      const load = share * workingLoad(pack);
+      const step = 0.002 * load;
+      const less = solver.onRollers(load - step);
+      const more = solver.onRollers(load + step, less);
+      const force = (solver.energy(more) - solver.energy(less)) / (less.arch - more.arch);
+      expect(force / load).toBeCloseTo(1, 4);
+    }),
+    { numRuns: 30 },
+  );
+});
+
+test('property: reciprocity – the eye moves as far outwards per newton down as it moves down per newton outwards', () => {
+  fc.assert(
+    fc.property(sanePack, fc.double({ min: -0.3, max: 0.3, noNaN: true }), (pack, pull) => {
+      const half = new HalfPack(pack, 'rear', FINE);
+      const down = workingLoad(pack) / 2;
+      const eyeUnder = (force: { down: number; outward: number }) => {
+        for (let k = 0; k < 30; k++) if (half.advance(force, true) < 1e-9) break;
+        return half.eye;
+      };
+      const d = 0.001 * down;
+      const base = { down, outward: pull * down };
+      const apart = (a: typeof base, b: typeof base) => {
+        const [p, q] = [eyeUnder(a), eyeUnder(b)];
+        return { out: q.x - p.x, down: p.y - q.y };
+      };
+      const byDown = apart({ ...base, down: down - d }, { ...base, down: down + d });
+      const byOut = apart({ ...base, outward: base.outward - d }, { ...base, outward: base.outward + d });
+      // Contacts may open within the step, so not to rounding.
+      expect(Math.abs(byDown.out - byOut.down)).toBeLessThan(0.01 * Math.abs(byDown.down) + 1e-7);
+    }),
+    { numRuns: 30 },
   );
 });

@@ -9,3 +9,10 @@ export const GRAVITY = 9.80665;
  * @param width mm, @param thickness mm @returns mm⁴
  */
 export const leafInertia = (width: number, thickness: number): number => (width * thickness ** 3) / 12;
+
+/**
+ * Limits of hardened and tempered spring steel at 388 to 461 HB, MPa: a standing load about half of yield, full bump near
+ * 1,000 to 1,100 for shot-peened leaves, the lower taken (SAE HS-788 leaf spring manual, from memory); tensile strength
+ * at the lower hardness, about 3.4 times HB (from memory).
+ */
+export const SPRING_STEEL_LIMITS = { static: 600, bump: 1000, tensile: 1320 } as const;

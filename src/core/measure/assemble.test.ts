@@ -23,7 +23,7 @@ test('a full sheet lacks nothing and measured values stay measured', () => {
 
 test('what is missing is named in measuring order and nothing is invented for it', () => {
   const { input, missing } = assemble(without(flatbedSheet(), 'leafWidth', 'loadedArch', 'uboltSpacing'));
-  expect(missing.map((m) => m.point)).toEqual(['loadedArch', 'leafWidth', 'uboltSpacing']);
+  expect(missing.map((m) => m.point)).toEqual(['loadedArch', 'uboltSpacing', 'leafWidth']);
   expect(input.pack).toBeNull();
   expect(input.sides.left.spring).toBeNull();
 });
@@ -82,8 +82,11 @@ test('an empty sheet can be drawn from typical values, and says how many stand i
   expect(full.sheet.readings).toEqual(flatbedSheet().readings);
 });
 
-test.each(POINT_IDS)('typing the typical value of %s is accepted without a question', (id) => {
-  const { rule } = pointOf(id);
-  const typed = String(Number(fromCore(rule.expected!, rule.unit).toPrecision(4)));
-  expect(parseMeasured(typed, rule).kind).toBe('ok');
-});
+test.each(POINT_IDS.filter((id) => pointOf(id).rule.expected !== undefined))(
+  'typing the typical value of %s is accepted without a question',
+  (id) => {
+    const { rule } = pointOf(id);
+    const typed = String(Number(fromCore(rule.expected!, rule.unit).toPrecision(4)));
+    expect(parseMeasured(typed, rule).kind).toBe('ok');
+  },
+);

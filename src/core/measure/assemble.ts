@@ -1,9 +1,26 @@
-import { type AxleInput, type Change, type PackInput, type Side, type SpringInput, SIDES } from '../height/axleInput';
+import {
+  type AxleInput,
+  type Change,
+  type MoreReadings,
+  type PackInput,
+  type Side,
+  type SpringInput,
+  SIDES,
+} from '../height/axleInput';
 import { type Estimate } from '../height/estimate';
+import { fuelDiffers } from '../height/compare';
 import { springLoads } from '../height/load';
 import { GRAVITY } from '../material/steel';
 import { ASSUMED, AXLE_CLASSES, eyeOffset, POINT_IDS, POINTS, type PointId, type Point } from './points';
-import { extraAxleMass, readingAt, type Lookup, type PlannedChange, type Sheet } from './sheet';
+import {
+  extraAxleMass,
+  readingAt,
+  type Lookup,
+  type PlannedChange,
+  type PressPoint,
+  type Sheet,
+  type SheetReading,
+} from './sheet';
 
 /** A point still to be read, named so that a screen can link to its field. */
 export interface Missing {
@@ -16,6 +33,12 @@ export interface Assembled {
   input: AxleInput;
   /** Minimal readings that a spring model still lacks; empty once it can be solved. */
   missing: Missing[];
+}
+
+/** 90 % half-width of a reading: the point's own, or that of a load by how it was come by. */
+function halfOf({ point, value, instrument }: SheetReading): number {
+  if (point !== 'axleLoad') return POINTS[point].half90;
+  return value * (instrument === 'ticket' ? ASSUMED.ticketShare : ASSUMED.loadShare);
 }
 
 const measured = (value: number, half90: number): Estimate => ({ value, half90, origin: 'measured' });
@@ -35,7 +58,7 @@ export function assemble(sheet: Sheet): Assembled {
   const find = (at: Lookup) => readingAt(sheet, { ...at, stateId: stateOf(at.point) });
   const read = (at: Lookup): Estimate | undefined => {
     const reading = find(at);
-    return reading && measured(reading.value, POINTS[at.point].half90);
+    return reading && measured(reading.value, halfOf(reading));
   };
   const or = (at: Lookup, fallback: { value: number; half90: number }): Estimate => read(at) ?? assumed(fallback);
   const need = (at: Lookup): Estimate | undefined => {
@@ -80,7 +103,8 @@ export function assemble(sheet: Sheet): Assembled {
             }
           : null,
       centreBolt: { ...ASSUMED.centreBolt, origin: 'assumed' },
-      changes: sheet.changes.map(plannedChange),
+      changes: [...(sheet.broken?.length ? [{ kind: 'mendLeaf' as const }] : []), ...sheet.changes.map(plannedChange)],
+      hanging: (unsprungOf(sheet, read).value / 2) * GRAVITY,
       states: sheet.states.map((state) => ({
         id: state.id,
         name: state.name,
@@ -152,14 +176,66 @@ function assembleSprings(sheet: Sheet, read: Read, missing: Missing[]): Record<S
     e && { ...e, origin: 'assumed', half90: e.half90 * 2 };
   const spring = (side: Side, other: Side): SpringInput | null => {
     const archTop = arch[side] ?? mirrored(arch[other]);
-    return archTop && loads ? { archTop, load: loads[side] } : null;
+    if (!archTop || !loads) return null;
+    const more = moreReadings(sheet, side);
+    const found = sheet.broken?.find((b) => b.side === side);
+    const leaf = found ? sheet.leafIds.indexOf(found.leafId) : -1;
+    const broken = found && leaf > 0 ? { leaf, end: found.end, at: found.at } : undefined;
+    return { archTop, load: loads[side], ...(more && { more }), ...(broken && { broken }) };
   };
   return { left: spring('left', 'right'), right: spring('right', 'left') };
 }
 
+/** Readings of a spring besides arch and load of the day; undefined when there are none. */
+function moreReadings(sheet: Sheet, side: Side): MoreReadings | undefined {
+  const readIn =
+    (stateId: string | null): Read =>
+    (at) => {
+      const reading = readingAt(sheet, { ...at, stateId: (POINTS[at.point] as Point).loaded ? stateId : null });
+      return reading && measured(reading.value, halfOf(reading));
+    };
+  const freeArchTop = readIn(null)({ point: 'freeArch', side }) ?? null;
+  const states = sheet.states.slice(1).flatMap((state) => {
+    const read = readIn(state.id);
+    const archTop = read({ point: 'loadedArch', side }) ?? null;
+    const today = readingAt(sheet, { point: 'hubToLip', side, stateId: sheet.states[0]?.id ?? null });
+    const then = readingAt(sheet, { point: 'hubToLip', side, stateId: state.id });
+    // Heights at another fill of the tank are not set against each other; the arch carries its own load.
+    const height = fuelDiffers(today?.fuel, then?.fuel) ? null : (read({ point: 'hubToLip', side }) ?? null);
+    const loads = archTop || height ? assembleLoads(sheet, read) : null;
+    return loads ? [{ name: state.name, load: loads[side], archTop, height }] : [];
+  });
+  const press = spread(sheet.press?.find((run) => run.side === side)?.points ?? []).map((point) => ({
+    ...point,
+    archTop: measured(point.archTop, PRESS_HALF),
+  }));
+  if (!freeArchTop && states.length === 0 && press.length === 0) return undefined;
+  return { freeArchTop, states, ...(press.length > 0 && { press }) };
+}
+
+/** A press point is good to ± this, mm, 90 %. Common practice. */
+const PRESS_HALF = 1;
+/** Points taken of each branch: a spring has few unknowns, and neighbours tell the same. */
+const PRESS_POINTS = 5;
+
+/** Points spread evenly over each branch of a run. */
+function spread(points: readonly PressPoint[]): PressPoint[] {
+  return (['loading', 'unloading'] as const).flatMap((branch) => {
+    const own = points.filter((p) => p.branch === branch);
+    const step = (own.length - 1) / (PRESS_POINTS - 1);
+    if (own.length <= PRESS_POINTS) return own;
+    return Array.from({ length: PRESS_POINTS }, (_, k) => own[Math.round(k * step)]!);
+  });
+}
+
+/** Unsprung mass of the whole axle, kg. */
+function unsprungOf(sheet: Sheet, read: Read): Estimate {
+  const typical = AXLE_CLASSES[sheet.axle.axleClass].unsprung;
+  return read({ point: 'unsprungMass' }) ?? assumed({ value: typical, half90: typical * ASSUMED.unsprungShare });
+}
+
 function assembleLoads(sheet: Sheet, read: Read): Record<Side, Estimate> | null {
-  const unsprung = read({ point: 'unsprungMass' })?.value ?? AXLE_CLASSES[sheet.axle.axleClass].unsprung;
-  const unsprungHalf = read({ point: 'unsprungMass' }) ? 5 : unsprung * ASSUMED.unsprungShare;
+  const { value: unsprung, half90: unsprungHalf } = unsprungOf(sheet, read);
   const pads = { left: read({ point: 'padLoad', side: 'left' }), right: read({ point: 'padLoad', side: 'right' }) };
   const axle = read({ point: 'axleLoad' });
   const both = pads.left && pads.right ? { left: pads.left.value, right: pads.right.value } : undefined;
@@ -169,7 +245,7 @@ function assembleLoads(sheet: Sheet, read: Read): Record<Side, Estimate> | null 
   const base = read({ point: 'springBase' });
   const ratio = track && base ? track.value / base.value : ASSUMED.trackOverBase.value;
   const loads = springLoads(halves.left, halves.right, unsprung, ratio);
-  const share = both ? ASSUMED.padShare : ASSUMED.loadShare;
+  const share = both || !axle ? ASSUMED.padShare : axle.half90 / axle.value;
   const estimate = (value: number): Estimate =>
     measured(value, Math.hypot(((share * (halves.left + halves.right)) / 2) * GRAVITY, (unsprungHalf / 2) * GRAVITY));
   return { left: estimate(loads.left), right: estimate(loads.right) };

@@ -15,6 +15,10 @@ export interface SheetReading {
   /** Core units. */
   value: number;
   rolled: boolean | null;
+  /** What it was read with; a weigh ticket is better than an estimate. */
+  instrument?: string;
+  /** Share of a full tank when it was read; null or absent when nobody looked. */
+  fuel?: number | null;
 }
 
 /** A load state of the job: ordinal 0 is the state of the day. */
@@ -25,6 +29,20 @@ export interface SheetState {
   addedMass: number;
   /** mm behind the front axle. */
   station: number;
+}
+
+/** What a load is made of. */
+export const LOAD_KINDS = ['fuel', 'crew', 'tools', 'tongue', 'cargo'] as const;
+export type LoadKind = (typeof LOAD_KINDS)[number];
+
+/**
+ * Mass and middle of several items: the one mass that does the same to both axles. Items that weigh nothing together have
+ * their middle at 0. @param items kg and mm behind the front axle
+ */
+export function lumped(items: readonly { mass: number; station: number }[]): { mass: number; station: number } {
+  const mass = items.reduce((sum, item) => sum + item.mass, 0);
+  const moment = items.reduce((sum, item) => sum + item.mass * item.station, 0);
+  return { mass, station: mass === 0 ? 0 : moment / mass };
 }
 
 /** A planned change as it was entered; lengths mm. */
@@ -41,6 +59,12 @@ export type PlannedChange =
   | { kind: 'shackle'; length: number }
   | { kind: 'overAxle'; height: number };
 
+export interface PressPoint {
+  force: number;
+  archTop: number;
+  branch: 'loading' | 'unloading';
+}
+
 /** Everything of one job's axle that a prediction needs. */
 export interface Sheet {
   axle: { position: 'front' | 'rear'; arrangement: Arrangement; axleClass: AxleClass };
@@ -52,6 +76,10 @@ export interface Sheet {
   /** The state of the day first. */
   states: readonly SheetState[];
   changes: readonly PlannedChange[];
+  /** Load-deflection runs; force N, arch from the eye line to the main leaf's top face, mm. */
+  press?: readonly { side: Side; points: readonly PressPoint[] }[];
+  /** Leaves found broken, mm from the pin; a plan makes them good. */
+  broken?: readonly { side: Side; leafId: string; end: 'front' | 'rear'; at: number }[];
 }
 
 export interface Lookup {
@@ -77,4 +105,24 @@ export function readingAt(sheet: Pick<Sheet, 'readings'>, at: Lookup): SheetRead
 export function extraAxleMass(sheet: Pick<Sheet, 'axle' | 'wheelbase'>, state: SheetState): number {
   if (state.addedMass === 0) return 0;
   return axleShares({ mass: state.addedMass, station: state.station }, sheet.wheelbase)[sheet.axle.position];
+}
+
+/**
+ * Mass on the whole axle in a load state, kg: both pads, else the ticket or estimate, read in that state or in the state of
+ * the day with the load's own share added. null when nobody weighed.
+ */
+export function axleMassIn(
+  sheet: Pick<Sheet, 'axle' | 'wheelbase' | 'readings' | 'states'>,
+  state: SheetState,
+): number | null {
+  const weighed = (stateId: string): number | null => {
+    const pad = (side: Side) => readingAt(sheet, { point: 'padLoad', side, stateId })?.value;
+    const [left, right] = [pad('left'), pad('right')];
+    if (left !== undefined && right !== undefined) return left + right;
+    return readingAt(sheet, { point: 'axleLoad', stateId })?.value ?? null;
+  };
+  const here = weighed(state.id);
+  if (here !== null) return here;
+  const base = sheet.states[0] && weighed(sheet.states[0].id);
+  return base === null || base === undefined ? null : base + extraAxleMass(sheet, state);
 }

@@ -55,6 +55,8 @@ const DECIMALS: Partial<Record<UnitId, number>> = {
   lb: 0,
   lbf: 0,
   kgf: 0,
+  kPa: 0,
+  count: 0,
 };
 
 /** Core value printed in a unit, with the unit. */
@@ -75,5 +77,12 @@ export function echoText(value: number, unit: UnitId): string {
     return `${decimalText(value, 1)} kg = ${decimalText(fromCore(value, 'lb'), 1)} lb`;
   if (UNITS[unit].dimension === 'force')
     return `${decimalText(value, 0)} N = ${decimalText(fromCore(value, 'lbf'), 0)} lbf`;
+  if (UNITS[unit].dimension === 'torque') {
+    const newtonMetres = `${decimalText(fromCore(value, 'N·m'), 1)} N·m`;
+    const poundFeet = `${decimalText(fromCore(value, 'lbf·ft'), 1)} lbf·ft`;
+    return unit === 'lbf·ft' ? `${poundFeet} = ${newtonMetres}` : `${newtonMetres} = ${poundFeet}`;
+  }
+  if (UNITS[unit].dimension === 'pressure')
+    return `${decimalText(value, 0)} kPa = ${decimalText(fromCore(value, 'psi'), 1)} psi`;
   return quantityText(value, unit);
 }

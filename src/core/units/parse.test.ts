@@ -99,3 +99,70 @@ test('property: any text at all is answered, never thrown at', () => {
     { numRuns: 500 },
   );
 });
+
+describe('several readings of one thing', () => {
+  test('count by their mean and tell their spread; a unit on the last is meant for all', () => {
+    const parsed = parseMeasured('31 1/2; 31 9/16; 31 1/2 in', mm);
+    expect(parsed).toMatchObject({ kind: 'ok', unit: 'in', repeats: { count: 3 } });
+    if (parsed.kind !== 'ok') return;
+    expect(parsed.value).toBeCloseTo((31.5 + 31.5625 + 31.5) * (25.4 / 3), 9);
+    expect(parsed.repeats!.spread).toBeCloseTo(25.4 / 16, 9);
+  });
+  test('the odd one out is asked about, and once in brackets it stays written and does not count', () => {
+    const parsed = parseMeasured('500; 501; 512', mm);
+    expect(parsed.kind).toBe('ask');
+    if (parsed.kind !== 'ask') return;
+    expect(parsed.options.map((o) => [o.label, o.value])).toEqual([
+      ['500; 501; (512)', 500.5],
+      ['500; 501; 512', (500 + 501 + 512) / 3],
+    ]);
+    expect(value('500; 501; (512)')).toBe(500.5);
+  });
+  test('two that differ are both kept: nobody can say which is wrong', () => expect(value('500; 512')).toBe(506));
+  test('a doubtful unit is asked about once for all of them', () => {
+    const parsed = parseMeasured('19 1/2; 19 5/8', { ...mm, expected: 480 });
+    expect(parsed.kind).toBe('ask');
+    if (parsed.kind === 'ask')
+      expect(parsed.options).toContainEqual(
+        expect.objectContaining({
+          label: '19 1/2 in; 19 5/8 in',
+          unit: 'in',
+          value: expect.closeTo((19.5 + 19.625) * 12.7, 9) as number,
+        }),
+      );
+  });
+  test.each(['500;', '(500)', '500; (', '1;2;3;4;5;6;7;8;9;10', '500; twelve'])('%s is refused', (text) =>
+    expect(parseMeasured(text, mm).kind).toBe('refused'),
+  );
+  test('the mean lies between the readings and does not hang on their order', () =>
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 100, max: 110 }), { minLength: 2, maxLength: 9 }), (values) => {
+        const read = (list: number[]) => {
+          const parsed = parseMeasured(list.join('; '), mm);
+          return parsed.kind === 'ok' ? parsed.value : parsed.kind === 'ask' ? parsed.options.at(-1)!.value : NaN;
+        };
+        const mean = read(values);
+        expect(mean).toBeGreaterThanOrEqual(Math.min(...values));
+        expect(mean).toBeLessThanOrEqual(Math.max(...values));
+        expect(read(values.toReversed())).toBeCloseTo(mean, 9);
+      }),
+    ));
+});
+
+describe('a range of torque', () => {
+  const range: FieldRule = { ...torque, range: true };
+  // Common practice: a range counts by its middle.
+  test.each(['79–97 lbf·ft', '79 to 97 lbf·ft', '79 - 97 ft-lb'])('%s is its middle, ends kept', (text) => {
+    const parsed = parseMeasured(text, range);
+    const pound = 1355.8179483314;
+    expect(parsed).toMatchObject({ kind: 'ok', unit: 'lbf·ft' });
+    if (parsed.kind !== 'ok') return;
+    expect(parsed.value).toBeCloseTo(88 * pound, 3);
+    expect(parsed.range!.low).toBeCloseTo(79 * pound, 3);
+    expect(parsed.range!.high).toBeCloseTo(97 * pound, 3);
+  });
+  test.each(['97–79 N·m', '79–', '–97', 'some to 97'])('%s is refused', (text) =>
+    expect(parseMeasured(text, range).kind).toBe('refused'),
+  );
+  test('a field without ranges reads none', () => expect(parseMeasured('79–97', torque).kind).toBe('refused'));
+});

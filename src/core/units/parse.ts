@@ -1,3 +1,4 @@
+import { oddOneOut, repeatsOf, type Repeats } from './repeats';
 import { dimensionSpelled, type Dimension, unitSpelled, type Unit, UNITS, type UnitId } from './units';
 
 /** What a field expects, so that a typed text can be read, asked about or refused. */
@@ -10,6 +11,8 @@ export interface FieldRule {
   max: number;
   /** Typical value in core units; a value more than three times off is asked about. */
   expected?: number;
+  /** A range counts by its middle: `79–97 lbf·ft`, `79 to 97`. */
+  range?: boolean;
   /** Other units worth proposing when the bare number looks wrong. */
   alternatives?: readonly UnitId[];
 }
@@ -19,6 +22,10 @@ export interface Reading {
   value: number;
   /** Unit as typed, or the field's. */
   unit: UnitId;
+  /** What repeated readings of the same thing said; absent for a single one. */
+  repeats?: Repeats;
+  /** Ends of a range; absent for a single figure. */
+  range?: { low: number; high: number };
 }
 
 export type Parsed =
@@ -41,15 +48,126 @@ const TERM = new RegExp(
 
 const refused = (reason: string): Parsed => ({ kind: 'refused', reason });
 
+const MOST_REPEATS = 9;
+
 /**
- * Reads what a mechanic typed: `31 1/2`, `2-3/4`, `7/8"`, `1 ft 3 1/2 in`, `12 3/4 + 1/8`, `3 in - 4 mm`, `79,5 mm`.
- * A hyphen between whole number and fraction joins them (`12-3/4` = 12.75); a subtraction needs spaces around the sign.
+ * Reads what a mechanic typed: one measurement, or several of the same thing with semicolons between them
+ * (`31 1/2; 31 9/16; 31 1/2`), whose mean counts. A reading in brackets stays written down and does not count. One that
+ * stands far off the others is asked about. A unit on the last one is meant for all that have none.
  * Never throws: nonsense is refused with the reason, doubt is asked about.
  */
 export function parseMeasured(text: string, rule: FieldRule): Parsed {
+  const ends = rule.range ? RANGE.exec(text.trim()) : null;
+  if (ends) return readRange(ends[1]!, ends[2]!, rule);
+  const pieces = text.split(';').map((piece) => piece.trim());
+  if (pieces.length === 1 && !pieces[0]!.startsWith('(')) return parseOne(text, rule);
+  if (text.trim().length > MOST_REPEATS * 18) return refused('That is too long for a measurement.');
+  if (pieces.length > MOST_REPEATS) return refused(`At most ${MOST_REPEATS} readings of one thing.`);
+  if (pieces.some((piece) => piece === '')) return refused('A reading is missing beside a semicolon.');
+  const unit = /[a-zA-Z°"'″”′’][^\d]*\)?$/.exec(pieces.at(-1)!)?.[0].replace(')', '').trim();
+  return readRepeats(pieces, unit ?? '', rule);
+}
+
+const RANGE = /^(.*?)\s*(?:–|—|\bto\b|\s-\s)\s*(.*)$/;
+
+function readRange(from: string, to: string, rule: FieldRule): Parsed {
+  const high = parseOne(to, rule);
+  if (high.kind !== 'ok') return high.kind === 'empty' ? refused('The upper end of the range is missing.') : high;
+  const low = parseOne(hasUnit(from) || from === '' ? from : `${from} ${high.unit}`, rule);
+  if (low.kind !== 'ok') return low.kind === 'empty' ? refused('The lower end of the range is missing.') : low;
+  if (low.value >= high.value) return refused('A range goes from the lower to the higher figure.');
+  return {
+    kind: 'ok',
+    value: (low.value + high.value) / 2,
+    unit: high.unit,
+    range: { low: low.value, high: high.value },
+  };
+}
+
+const BRACKETED = /^\((.*)\)$/;
+const hasUnit = (piece: string): boolean => /[a-zA-Z°"'″”′’]/.test(piece);
+
+function readRepeats(pieces: readonly string[], unit: string, rule: FieldRule): Parsed {
+  const texts = pieces.map((piece) => {
+    const inner = BRACKETED.exec(piece)?.[1]?.trim();
+    const bare = inner ?? piece;
+    return { text: hasUnit(bare) || unit === '' ? bare : `${bare} ${unit}`, counts: inner === undefined };
+  });
+  const read = texts.map((t) => parseOne(t.text, rule));
+  const wrong = read.find((r) => r.kind === 'refused' || r.kind === 'empty');
+  if (wrong) return wrong.kind === 'refused' ? wrong : refused('There is nothing between the brackets.');
+  const doubt = read.find((r) => r.kind === 'ask');
+  if (doubt?.kind === 'ask') {
+    // The question is put once; each answer is a unit for all readings that have none.
+    const options = [...new Set(doubt.options.map((o) => o.unit))].flatMap((id) => {
+      const label = pieces.map((piece) => withUnit(piece, id)).join('; ');
+      const all = pieces.map((piece) =>
+        settled(parseOne(BRACKETED.exec(withUnit(piece, id))?.[1] ?? withUnit(piece, id), rule), id),
+      );
+      if (all.some((v) => v === undefined)) return [];
+      const counted = (all as number[]).filter((_, i) => texts[i]!.counts);
+      return counted.length > 0 ? [{ ...repeatsReading(counted, id), label }] : [];
+    });
+    return options.length > 0 ? { kind: 'ask', question: doubt.question, options } : refused(doubt.question);
+  }
+  const good = read as (Reading & { kind: 'ok' })[];
+  const counted = good.filter((_, i) => texts[i]!.counts);
+  if (counted.length === 0) return refused('Every reading stands in brackets; none would count.');
+  const reading = repeatsReading(
+    counted.map((r) => r.value),
+    counted[0]!.unit,
+  );
+  const odd = oddOneOut(
+    counted.map((r) => r.value),
+    STEP[rule.dimension] ?? 0,
+  );
+  if (odd === null) return { kind: 'ok', ...reading };
+  const at = good.indexOf(counted[odd]!);
+  const without = counted.filter((_, i) => i !== odd).map((r) => r.value);
+  return {
+    kind: 'ask',
+    question: `${pieces[at]} stands apart from the other readings. Does it count?`,
+    options: [
+      {
+        ...repeatsReading(without, reading.unit),
+        label: pieces.map((piece, i) => (i === at ? `(${piece})` : piece)).join('; '),
+      },
+      { ...reading, label: pieces.join('; ') },
+    ],
+  };
+}
+
+/** What two readings of one thing may differ by without anything being odd, core units; chosen. */
+const STEP: Partial<Record<Dimension, number>> = { length: 1, mass: 5, angle: 0.01 };
+
+const withUnit = (piece: string, id: UnitId): string => {
+  if (hasUnit(piece)) return piece;
+  const inner = BRACKETED.exec(piece)?.[1];
+  return inner === undefined ? `${piece} ${id}` : `(${inner} ${id})`;
+};
+
+/** A value as read, or what was read once its own doubt is answered by the unit that is written there. */
+function settled(parsed: Parsed, id: UnitId): number | undefined {
+  if (parsed.kind === 'ok') return parsed.value;
+  return parsed.kind === 'ask' ? parsed.options.find((o) => o.unit === id)?.value : undefined;
+}
+
+function repeatsReading(values: readonly number[], unit: UnitId): Reading {
+  const repeats = repeatsOf(values);
+  return values.length === 1 ? { value: repeats.mean, unit } : { value: repeats.mean, unit, repeats };
+}
+
+const LONGEST = 80;
+
+/**
+ * Reads one measurement: `31 1/2`, `2-3/4`, `7/8"`, `1 ft 3 1/2 in`, `12 3/4 + 1/8`, `3 in - 4 mm`, `79,5 mm`.
+ * A hyphen between whole number and fraction joins them (`12-3/4` = 12.75); a subtraction needs spaces around the sign.
+ * Never throws: nonsense is refused with the reason, doubt is asked about.
+ */
+function parseOne(text: string, rule: FieldRule): Parsed {
   const trimmed = text.trim().replace(/−/g, '-');
   if (trimmed === '') return { kind: 'empty' };
-  if (trimmed.length > 80) return refused('That is too long for a measurement.');
+  if (trimmed.length > LONGEST) return refused('That is too long for a measurement.');
   const negative = trimmed.startsWith('-');
   if (negative && rule.min >= 0) return refused('This cannot be negative.');
 
@@ -130,7 +248,7 @@ function conclude(terms: Term[], text: string, rule: FieldRule): Parsed {
   }
   if (/\d,\d{3}(?!\d)/.test(text)) {
     const thousands = text.replace(/(\d),(\d{3})(?!\d)/g, '$1$2');
-    const asThousands = parseMeasured(thousands, rule);
+    const asThousands = parseOne(thousands, rule);
     const decimal = { ...option(unit), label: text.replace(/(\d),(\d{3})(?!\d)/g, '$1.$2') };
     const { value: grouped, unit: groupedUnit } = asThousands.kind === 'ok' ? asThousands : decimal;
     const options = [decimal, { value: grouped, unit: groupedUnit, label: thousands }].filter(

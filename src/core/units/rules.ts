@@ -19,3 +19,23 @@ export const massRule = (min: number, max: number, expected?: number): FieldRule
   alternatives: ['lb'],
   ...(expected === undefined ? {} : { expected }),
 });
+
+/** A tyre pressure in kilopascals that also reads bar and psi. */
+export const pressureRule = (min: number, max: number, expected?: number): FieldRule => ({
+  dimension: 'pressure',
+  unit: 'kPa',
+  min,
+  max,
+  alternatives: ['psi', 'bar'],
+  ...(expected === undefined ? {} : { expected }),
+});
+
+/** A tightening torque or a range of it, in newton metres, that also reads pound-feet. */
+export const TORQUE_RULE: FieldRule = {
+  dimension: 'torque',
+  unit: 'N·m',
+  min: 500,
+  max: 3_000_000,
+  range: true,
+  alternatives: ['lbf·ft'],
+};

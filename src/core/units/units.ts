@@ -2,7 +2,7 @@
  * Units at the edges. Inside the core everything is SI-derived: mm, N, kg, rad, N·mm, N/mm.
  * Factors: international yard and pound agreement 1959 (1 in = 25.4 mm, 1 lb = 0.45359237 kg exactly).
  */
-export type Dimension = 'length' | 'force' | 'mass' | 'angle' | 'torque' | 'rate' | 'count';
+export type Dimension = 'length' | 'force' | 'mass' | 'angle' | 'torque' | 'rate' | 'pressure' | 'count';
 
 export interface Unit {
   readonly id: string;
@@ -55,6 +55,9 @@ export const UNITS = {
   'kgf·m': unit('kgf·m', 'torque', STANDARD_GRAVITY * 1000, ['kgf·m', 'kgm', 'kgf m', 'kg·m']),
   'N/mm': unit('N/mm', 'rate', 1, ['n/mm']),
   'lbf/in': unit('lbf/in', 'rate', (POUND * STANDARD_GRAVITY) / 25.4, ['lbf/in', 'lb/in']),
+  kPa: unit('kPa', 'pressure', 1, ['kpa']),
+  bar: unit('bar', 'pressure', 100, ['bar']),
+  psi: unit('psi', 'pressure', (POUND * STANDARD_GRAVITY * 1000) / 25.4 ** 2, ['psi']),
   count: unit('count', 'count', 1, ['pcs']),
 } as const satisfies Record<string, Unit>;
 

@@ -1,22 +1,16 @@
 'use client';
-import { type JobView } from '@/contracts/job';
 import { Sheet } from '../controls/Sheet';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { ProblemNote } from '../job/ProblemNote';
 import { useJob } from '../job/useJob';
 import { useSend } from '../job/useSend';
-import { Length } from '../measured/Figure';
 import { useKept } from '../measured/useKept';
-import { goalBody, GoalFields, type Goal } from './GoalFields';
-
-const goalOf = ({ job }: JobView): Goal => ({
-  complaint: job.complaint,
-  wanted: { typed: job.wantedTyped, value: job.wantedChange },
-  tolerance: { typed: job.toleranceTyped, value: job.tolerance },
-  guess: job.guess === null || job.guessTyped === null ? null : { typed: job.guessTyped, value: job.guess },
-  noBlocks: job.noBlocks,
-  keepUbolts: job.keepUbolts,
-});
+import { goalBody, GoalFields, goalOf, type Goal } from './GoalFields';
+import { SaveActs } from './SaveActs';
+import { FeatureSheet } from './FeatureSheet';
+import { KitSheet } from './KitSheet';
+import { LoadsSheet } from './LoadsSheet';
+import { VehicleSheet } from './VehicleSheet';
 
 export function AskStation({ first, people, person }: StationProps) {
   const job = useJob(first);
@@ -34,63 +28,39 @@ export function AskStation({ first, people, person }: StationProps) {
     });
   return (
     <JobFrame view={view} station="ask" people={people} person={person}>
-      <div className="sheets two">
-        <Sheet title="Complaint and goal">
-          <div className="grid-fields">
+      <div className="sheets form-columns">
+        <div className="sheets">
+          <Sheet title="Complaint and goals">
             <GoalFields
               goal={goal}
               draft={draft}
               onChange={(next) => setEdit({ goal: next, version: edit?.version ?? view.job.version })}
             />
-          </div>
-          <ProblemNote problem={problem} />
-          <div className="acts">
-            <button type="button" className="act" disabled={!edit || !body || busy} onClick={() => void save()}>
-              Save the goal
-            </button>
-            {edit ? (
-              <button type="button" className="act quiet" onClick={forget}>
-                Drop my edit
-              </button>
-            ) : null}
-            <span className="muted">
-              {edit ? 'not saved yet' : `saved by ${view.job.updatedBy}, version ${view.job.version}`}
-            </span>
-          </div>
-        </Sheet>
-        <Sheet title="Vehicle and loads">
-          <dl className="facts">
-            <dt>Vehicle</dt>
-            <dd>{[view.vehicle.name, view.vehicle.maker].filter(Boolean).join(', ')}</dd>
-            <dt>Axle</dt>
-            <dd>
-              {view.axle.position}, leaf springs {view.axle.arrangement} the axle
-              {view.axle.steered ? ', steered' : ''}
-            </dd>
-            <dt>Wheelbase</dt>
-            <dd>
-              <Length mm={view.vehicle.wheelbase} /> <span className="muted">typed {view.vehicle.wheelbaseTyped}</span>
-            </dd>
-            {view.states.map((state) => (
-              <div key={state.id} className="fact-row">
-                <dt>{state.ordinal === 0 ? 'Measured' : 'Load'}</dt>
-                <dd>
-                  {state.name}
-                  {state.ordinal > 0 ? (
-                    <>
-                      : <span className="figure">{Math.round(state.addedMass)} kg</span> at{' '}
-                      <Length mm={state.station} /> behind the front axle
-                    </>
-                  ) : null}
-                  {state.wanted ? <strong> (the goal is meant here)</strong> : null}
-                </dd>
-              </div>
-            ))}
-          </dl>
-          <p className="muted">
-            Rate is not rating: a higher ride does not raise what axle, tyre, wheel, hanger and maker’s plate may carry.
-          </p>
-        </Sheet>
+            <ProblemNote problem={problem} />
+            <SaveActs
+              what="the goals"
+              edited={edit !== null}
+              ready={body !== undefined}
+              busy={busy}
+              onSave={() => void save()}
+              onDrop={forget}
+            >
+              <span className="muted">
+                {edit
+                  ? body
+                    ? 'not saved yet'
+                    : 'needed: complaint, wanted change, and figure and tolerance of every goal'
+                  : `saved by ${view.job.updatedBy}, version ${view.job.version}`}
+              </span>
+            </SaveActs>
+          </Sheet>
+          <LoadsSheet job={job} />
+        </div>
+        <div className="sheets">
+          <VehicleSheet job={job} />
+          <FeatureSheet job={job} />
+          <KitSheet job={job} />
+        </div>
       </div>
     </JobFrame>
   );

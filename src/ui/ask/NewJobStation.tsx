@@ -1,5 +1,4 @@
 'use client';
-import { Input } from 'antd';
 import { useRouter } from 'next/navigation';
 import { type KnownAxle, type NewJob, type Person } from '@/contracts/job';
 import { Chips } from '../controls/Chips';
@@ -9,9 +8,8 @@ import { call } from '../job/api';
 import { ProblemNote } from '../job/ProblemNote';
 import { useSend } from '../job/useSend';
 import { useKept } from '../measured/useKept';
-import { ASK_RULES } from './askRules';
 import { EMPTY_GOAL, goalBody, GoalFields, type Goal } from './GoalFields';
-import { TypedField, type Typed } from '../measured/TypedField';
+import { loadBody, LoadFields, type LoadDraft } from './LoadFields';
 import { EMPTY_VEHICLE, vehicleBody, VehicleFields, type VehicleDraft } from './VehicleFields';
 
 interface Draft {
@@ -20,9 +18,7 @@ interface Draft {
   vehicle: VehicleDraft;
   goal: Goal;
   leafCount: number;
-  loadName: string;
-  loadMass: Typed | null;
-  loadStation: Typed | null;
+  load: LoadDraft;
   wantedIn: 'today' | 'usual';
 }
 
@@ -31,27 +27,15 @@ const EMPTY: Draft = {
   vehicle: EMPTY_VEHICLE,
   goal: EMPTY_GOAL,
   leafCount: 4,
-  loadName: '',
-  loadMass: null,
-  loadStation: null,
+  load: { name: '', items: [] },
   wantedIn: 'today',
 };
 
 function bodyOf(draft: Draft): NewJob | undefined {
   const vehicle = vehicleBody(draft.vehicle);
   const goal = goalBody(draft.goal);
-  const { loadName, loadMass, loadStation } = draft;
-  const usual =
-    loadName.trim() && loadMass && loadStation
-      ? {
-          name: loadName,
-          mass: loadMass.value,
-          massTyped: loadMass.typed,
-          station: loadStation.value,
-          stationTyped: loadStation.typed,
-        }
-      : null;
-  const half = !usual && Boolean(loadName.trim() || loadMass || loadStation);
+  const usual = loadBody(draft.load) ?? null;
+  const half = !usual && (draft.load.name.trim() !== '' || draft.load.items.length > 0);
   if (!vehicle || !goal || half) return undefined;
   const wantedIn = usual ? draft.wantedIn : 'today';
   return { id: draft.id, vehicle, ...goal, leafCount: draft.leafCount, usual, wantedIn };
@@ -87,50 +71,23 @@ export function NewJobStation({ axles, people, person }: Props) {
       <div className="sheets form-columns">
         <div className="sheets">
           <Sheet title="Complaint and goal">
-            <div className="grid-fields">
-              <GoalFields goal={draft.goal} draft="new-job" onChange={(goal) => set({ goal })} />
-            </div>
+            <GoalFields goal={draft.goal} draft="new-job" onChange={(goal) => set({ goal })} />
           </Sheet>
           <Sheet
             title="The load it usually carries"
             aside={<span className="muted">optional: a second load state</span>}
           >
-            <div className="grid-fields">
-              <div className="field">
-                <label htmlFor="load-name">What is aboard</label>
-                <Input
-                  id="load-name"
-                  value={draft.loadName}
-                  maxLength={80}
-                  onChange={(e) => set({ loadName: e.target.value })}
-                />
-              </div>
-              <TypedField
-                label="Its mass"
-                rule={ASK_RULES.mass}
-                value={draft.loadMass}
-                draft="new-job|mass"
-                onChange={(loadMass) => set({ loadMass })}
-              />
-              <TypedField
-                label="Behind the front axle"
-                rule={ASK_RULES.station}
-                value={draft.loadStation}
-                draft="new-job|station"
-                hint="where its middle sits"
-                onChange={(loadStation) => set({ loadStation })}
-              />
-              <Chips
-                label="The goal is meant"
-                shown
-                options={[
-                  { id: 'today', name: 'as it stands today' },
-                  { id: 'usual', name: 'with this load' },
-                ]}
-                value={draft.wantedIn}
-                onPick={(wantedIn) => set({ wantedIn })}
-              />
-            </div>
+            <LoadFields load={draft.load} draft="new-job|load" onChange={(load) => set({ load })} />
+            <Chips
+              label="The goal is meant"
+              shown
+              options={[
+                { id: 'today', name: 'as it stands today' },
+                { id: 'usual', name: 'with this load' },
+              ]}
+              value={draft.wantedIn}
+              onPick={(wantedIn) => set({ wantedIn })}
+            />
           </Sheet>
           <Sheet title="Begin">
             <ProblemNote problem={problem} />
@@ -145,7 +102,7 @@ export function NewJobStation({ axles, people, person }: Props) {
             <p className="muted">
               {body
                 ? 'Next: roll the vehicle and read the height at each wheel.'
-                : 'Needed: complaint, wanted change, tolerance, vehicle name and wheelbase; a load needs name, mass and place.'}
+                : 'Needed: complaint, wanted change, tolerance, vehicle name and wheelbase; a load needs a name, and each thing in it mass and place.'}
             </p>
           </Sheet>
         </div>

@@ -1,11 +1,14 @@
 'use client';
-import { Checkbox, Input, Select } from 'antd';
+import { Checkbox, Select } from 'antd';
 import { useId } from 'react';
 import { type KnownAxle, type NewJob } from '@/contracts/job';
 import { AXLE_CLASSES, type AxleClass } from '@/core/measure/points';
+import { SUSPENSIONS, type Suspension } from '@/core/linkage/suspension';
 import { Chips } from '../controls/Chips';
+import { TextField } from '../controls/TextField';
 import { ASK_RULES } from './askRules';
 import { TypedField, type Typed } from '../measured/TypedField';
+import { tankBody, TankFields, UNKNOWN_TANK, type TankDraft } from './TankFields';
 
 export interface VehicleDraft {
   /** An axle already in the shop's books; null for a new vehicle. */
@@ -17,6 +20,9 @@ export interface VehicleDraft {
   arrangement: 'over' | 'under';
   axleClass: AxleClass;
   steered: boolean;
+  use: string;
+  tank: TankDraft;
+  otherAxle: Suspension | null;
 }
 
 export const EMPTY_VEHICLE: VehicleDraft = {
@@ -28,6 +34,9 @@ export const EMPTY_VEHICLE: VehicleDraft = {
   arrangement: 'over',
   axleClass: 'pickupRear',
   steered: false,
+  use: '',
+  tank: UNKNOWN_TANK,
+  otherAxle: null,
 };
 
 export function vehicleBody(v: VehicleDraft): NewJob['vehicle'] | undefined {
@@ -35,7 +44,23 @@ export function vehicleBody(v: VehicleDraft): NewJob['vehicle'] | undefined {
   if (!v.name.trim() || !v.wheelbase) return undefined;
   const { name, maker, position, arrangement, axleClass, steered } = v;
   const wheelbase = { wheelbase: v.wheelbase.value, wheelbaseTyped: v.wheelbase.typed };
-  return { kind: 'new', name, maker, ...wheelbase, position, arrangement, axleClass, steered };
+  const others = v.otherAxle
+    ? [{ position: position === 'rear' ? ('front' as const) : ('rear' as const), suspension: v.otherAxle }]
+    : [];
+  const tank = tankBody(v.tank);
+  return {
+    kind: 'new',
+    name,
+    maker,
+    ...wheelbase,
+    ...tank,
+    use: v.use,
+    others,
+    position,
+    arrangement,
+    axleClass,
+    steered,
+  };
 }
 
 const NEW = 'new';
@@ -66,24 +91,14 @@ export function VehicleFields({ axles, vehicle, onChange }: Props) {
       </div>
       {vehicle.axleId ? null : (
         <>
-          <div className="field">
-            <label htmlFor={`${id}-name`}>Name or plate</label>
-            <Input
-              id={`${id}-name`}
-              value={vehicle.name}
-              maxLength={120}
-              onChange={(e) => set({ name: e.target.value })}
-            />
-          </div>
-          <div className="field">
-            <label htmlFor={`${id}-maker`}>Maker and model, if known</label>
-            <Input
-              id={`${id}-maker`}
-              value={vehicle.maker}
-              maxLength={120}
-              onChange={(e) => set({ maker: e.target.value })}
-            />
-          </div>
+          <TextField label="Name or plate" most={120} value={vehicle.name} onChange={(name) => set({ name })} />
+          <TextField
+            label="Maker and model, if known"
+            most={120}
+            value={vehicle.maker}
+            onChange={(maker) => set({ maker })}
+          />
+          <TextField label="What it does all day" most={200} value={vehicle.use} onChange={(use) => set({ use })} />
           <TypedField
             label="Wheelbase"
             rule={ASK_RULES.wheelbase}
@@ -125,6 +140,22 @@ export function VehicleFields({ axles, vehicle, onChange }: Props) {
           <Checkbox checked={vehicle.steered} onChange={(e) => set({ steered: e.target.checked })}>
             this axle steers
           </Checkbox>
+          <div className="field">
+            <label htmlFor={`${id}-other`}>The other axle has</label>
+            <Select
+              id={`${id}-other`}
+              aria-label="The other axle has"
+              value={vehicle.otherAxle ?? 'none'}
+              options={[
+                { value: 'none', label: 'there is none' },
+                ...Object.entries(SUSPENSIONS).map(([value, label]) => ({ value, label })),
+              ]}
+              onChange={(value: string) => set({ otherAxle: value === 'none' ? null : (value as Suspension) })}
+            />
+          </div>
+          <div className="wide">
+            <TankFields tank={vehicle.tank} draft="new-job" onChange={(tank) => set({ tank })} />
+          </div>
         </>
       )}
     </div>

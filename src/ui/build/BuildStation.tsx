@@ -11,7 +11,12 @@ import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { ProblemNote } from '../job/ProblemNote';
 import { useJob, type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
+import { isSlack, slackVerdicts } from '@/core/travel/survey';
+import { VerdictWord } from '../measure/SurveySheet';
+import { SURVEY_TEXT } from '../measure/surveyText';
+import { usePlannedDroop } from '../measure/usePlannedDroop';
 import { SAFETY_TEXT } from './safetyText';
+import { TorqueSheet } from './TorqueSheet';
 
 export function BuildStation({ first, people, person }: StationProps) {
   const job = useJob(first);
@@ -31,12 +36,42 @@ export function BuildStation({ first, people, person }: StationProps) {
           <StartSheet job={job} />
         </div>
         <Sheet title="What the change will pull on">
+          <ShortLines view={view} />
           {fitItemsOf(view).map((item) => (
             <SafetyRow key={item} job={job} item={item} />
           ))}
         </Sheet>
       </div>
+      <TorqueSheet job={job} />
     </JobFrame>
+  );
+}
+
+/** Lines that the survey found too short for the droop of the newest prediction, before anything is lifted. */
+function ShortLines({ view }: { view: JobView }) {
+  const droop = usePlannedDroop(view);
+  const short = slackVerdicts(view.survey, droop).filter((v) => v.verdict === 'does not fit');
+  const inTheWay = view.survey.filter((s) => !isSlack(s.item) && s.answer === 'notOk');
+  return (
+    <>
+      {inTheWay.length > 0 ? (
+        <p>
+          <Marked kind="look">Out of the way first: {inTheWay.map((s) => SURVEY_TEXT[s.item]).join(', ')}.</Marked>
+        </p>
+      ) : null}
+      {view.photos.length === 0 ? (
+        <p>
+          <Marked kind="untouched">
+            No picture yet. Wedge, clips, plate and their marks are photographed before they come off.
+          </Marked>
+        </p>
+      ) : null}
+      {short.map((verdict) => (
+        <p key={verdict.item}>
+          <strong>{SURVEY_TEXT[verdict.item]}</strong> <VerdictWord verdict={verdict} />
+        </p>
+      ))}
+    </>
   );
 }
 

@@ -12,12 +12,15 @@ echarts.use([LineChart, GridComponent, LegendComponent, MarkLineComponent, SVGRe
 
 interface Props {
   curve: readonly CurvePoint[];
-  states: readonly { name: string; load: number }[];
+  states: readonly { name: string; load: number; height: number; half90: number }[];
   /** Whether heights are hub to lip or only changes. */
   absolute: boolean;
 }
 
-/** Height over load on one spring: old dashed, new solid, load states ticked. */
+/**
+ * Height over load on one spring: old dashed, new solid, each shaded between its loading branch (above) and its unloading
+ * branch (below); load states ticked, with the 90 % band of the predicted height.
+ */
 export function LoadDeflection({ curve, states, absolute }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const { lengths, dark } = useView();
@@ -46,6 +49,20 @@ export function LoadDeflection({ curve, states, absolute }: Props) {
       itemStyle: { color: ink },
       data: curve.map((p) => [load(p.load), height(p[key])]),
     });
+    // A stack of two invisible lines whose difference is shaded: unloading branch, and the width up to the loading branch.
+    const branches = (key: 'old' | 'built', friction: 'oldFriction' | 'builtFriction', ink: string) =>
+      [-1, 2].map((share) => ({
+        name: `${key} branches`,
+        type: 'line' as const,
+        stack: key,
+        stackStrategy: 'all' as const,
+        showSymbol: false,
+        silent: true,
+        animation: false,
+        lineStyle: { opacity: 0 },
+        ...(share === 2 && { areaStyle: { color: ink, opacity: 0.18 } }),
+        data: curve.map((p) => [load(p.load), height(share === 2 ? 2 * p[friction] : p[key] - p[friction])]),
+      }));
     chart.setOption({
       animation: false,
       grid: { left: 62, right: 18, top: 56, bottom: 46 },
@@ -75,6 +92,8 @@ export function LoadDeflection({ curve, states, absolute }: Props) {
         ...axis,
       },
       series: [
+        ...branches('old', 'oldFriction', colour('--graphite')),
+        ...branches('built', 'builtFriction', colour('--new')),
         series('old', 'old', 'dashed', colour('--graphite')),
         {
           ...series('new', 'built', 'solid', colour('--new')),
@@ -83,11 +102,25 @@ export function LoadDeflection({ curve, states, absolute }: Props) {
             symbol: 'none',
             lineStyle: { color: colour('--amber'), type: 'dotted', width: 2 },
             label: { ...text, formatter: '{b}', position: 'insideEndTop' },
-            data: states.map((s, i) => ({
-              name: s.name,
-              xAxis: load(s.load),
-              label: { position: 'end', rotate: 0, align: i === 0 ? 'right' : 'left', offset: [i === 0 ? 6 : -6, 0] },
-            })),
+            data: [
+              ...states.map((s, i) => ({
+                name: s.name,
+                xAxis: load(s.load),
+                label: {
+                  position: 'end' as const,
+                  rotate: 0,
+                  align: i === 0 ? ('right' as const) : ('left' as const),
+                  offset: [i === 0 ? 6 : -6, 0],
+                },
+              })),
+              ...states.map((s): [{ coord: number[]; lineStyle: object }, { coord: number[] }] => [
+                {
+                  coord: [load(s.load), height(s.height - s.half90)],
+                  lineStyle: { type: 'solid', width: 5, color: colour('--new') },
+                },
+                { coord: [load(s.load), height(s.height + s.half90)] },
+              ]),
+            ],
           },
         },
       ],
@@ -100,11 +133,17 @@ export function LoadDeflection({ curve, states, absolute }: Props) {
     };
   }, [curve, states, absolute, lengths, dark]);
   return (
-    <div
-      ref={box}
-      style={{ height: 250, width: '100%' }}
-      role="img"
-      aria-label="Height over load, old dashed and new solid"
-    />
+    <>
+      <div
+        ref={box}
+        style={{ height: 270, width: '100%' }}
+        role="img"
+        aria-label="Height over load, old dashed and new solid, with friction branches and the band of each load state"
+      />
+      <p className="muted small">
+        Shaded between going down (above) and coming up (below): friction holds the height anywhere between. Thick bars:
+        90 % band of the predicted height.
+      </p>
+    </>
   );
 }

@@ -18,6 +18,7 @@ import { useJob } from '../job/useJob';
 import { missingText } from '../measure/missingText';
 import { assumedParts } from '../prediction/assumedParts';
 import { usePrediction } from '../prediction/usePrediction';
+import { SpringSheet } from '../spring/SpringSheet';
 import { addedLeafIndex } from './addedLeaf';
 import { ChecksSheet } from './ChecksSheet';
 import { FiguresSheet } from './FiguresSheet';
@@ -39,7 +40,7 @@ export function ChooseStation({ first, people, person }: StationProps) {
   );
   const lacks = missingFor(assembled.input);
   const ready = lacks.length === 0;
-  const { prediction, bands, refused, progress } = usePrediction(ready ? assembled.input : null);
+  const { prediction, bands, refused, progress, stop } = usePrediction(ready ? assembled.input : null);
   const shownSide = prediction?.sides[side] ?? null;
   const at = Math.max(0, shownSide?.states.findIndex((s) => s.id === stateId) ?? 0);
   const state = shownSide?.states[at];
@@ -72,11 +73,30 @@ export function ChooseStation({ first, people, person }: StationProps) {
             <Elevations view={view} assembled={assembled} side={side} shown={shownSide} state={state} />
           </Sheet>
           <PlanEditor view={view} plan={plan} />
+          {shownSide && state?.old ? (
+            <SpringSheet
+              input={assembled.input}
+              side={side}
+              addedLeaf={addedLeafIndex(assembled.input)}
+              stops={shownSide.states.flatMap((s) => (s.old ? [{ name: s.name, load: s.old.load }] : []))}
+            />
+          ) : null}
           {shownSide && shownSide.curve.length > 0 ? (
             <Sheet title="Height over load, one spring">
               <LoadDeflection
                 curve={shownSide.curve}
-                states={shownSide.states.flatMap((s) => (s.built ? [{ name: s.name, load: s.built.load }] : []))}
+                states={shownSide.states.flatMap((s, k) =>
+                  s.built
+                    ? [
+                        {
+                          name: s.name,
+                          load: s.built.load,
+                          height: s.after ?? s.change,
+                          half90: bands?.[side]?.[k]?.half ?? s.firstOrder,
+                        },
+                      ]
+                    : [],
+                )}
                 absolute={state?.before !== null}
               />
             </Sheet>
@@ -99,6 +119,7 @@ export function ChooseStation({ first, people, person }: StationProps) {
               state={state}
               band={bands?.[side]?.[at]}
               progress={progress}
+              onStop={stop}
             />
           ) : (
             <Gaps view={view} assembled={assembled} lacks={lacks} solving={progress !== null} />

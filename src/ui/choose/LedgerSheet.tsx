@@ -16,10 +16,11 @@ interface Props {
   state: StatePrediction;
   band: Band | undefined;
   progress: number | null;
+  onStop: () => void;
 }
 
 /** Where every millimetre comes from, and how that stands against what was wanted. */
-export function LedgerSheet({ view, sideName, side, state, band, progress }: Props) {
+export function LedgerSheet({ view, sideName, side, state, band, progress, onStop }: Props) {
   const { job } = view;
   const wantedHere = view.states.find((s) => s.id === state.id)?.wanted ?? false;
   const half = band?.half ?? state.firstOrder;
@@ -33,7 +34,16 @@ export function LedgerSheet({ view, sideName, side, state, band, progress }: Pro
       <div className="under-ledger">
         <p>
           The work changes it by <Length mm={change} signed />; nine in ten such jobs end within <PlusMinus mm={half} />
-          .{progress !== null ? <span className="muted"> Drawing the band…</span> : null}
+          .
+          {progress !== null ? (
+            <span className="muted">
+              {' '}
+              Drawing the band… {Math.round(100 * progress)} %{' '}
+              <button type="button" className="link" onClick={onStop}>
+                stop
+              </button>
+            </span>
+          ) : null}
         </p>
         <p>
           Wanted <Length mm={job.wantedChange} signed /> <PlusMinus mm={job.tolerance} unit={false} />

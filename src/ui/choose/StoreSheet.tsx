@@ -2,6 +2,7 @@
 import { useRef } from 'react';
 import { CORE_VERSION } from '@/core/version';
 import { summarise } from '@/core/height/ledger';
+import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
@@ -61,6 +62,12 @@ export function StoreSheet({ job, plan, ready }: Props) {
                   {ledger?.side}, plan {p.planVersion}, {p.person}, {p.madeAt.slice(0, 10)}, core {p.coreVersion}, seed{' '}
                   {p.seed}
                 </span>
+                {p.coreVersion === CORE_VERSION ? null : (
+                  <>
+                    {' '}
+                    <Marked kind="untouched">computed by an older core, kept as it was</Marked>
+                  </>
+                )}
               </li>
             );
           })}

@@ -4,7 +4,8 @@ import { type PointId } from '@/core/measure/points';
 import { useLengthText } from '../measured/Figure';
 import { useView } from '../theme/Providers';
 import { Dimension, LevelDimension } from './Dimension';
-import { barLength, fit, type Extent, type Scale } from './scale';
+import { fit, type Extent, type Scale } from './scale';
+import { ScaleBar } from './ScaleBar';
 import { useWidth } from './useWidth';
 import { SpringMarks } from './SpringMarks';
 
@@ -55,7 +56,6 @@ export function ElevationDrawing(props: Props) {
   const extent = extentOf(built ? [old, built] : [old], lip);
   const [box, width] = useWidth<HTMLElement>(800);
   const s = fit(extent, width, MARGIN);
-  const bar = barLength(extent.right - extent.left, lengths);
   const spoken = [
     `Side elevation, ${side}, ${stateName}.`,
     before === null ? '' : `Hub to lip ${built ? 'before ' : ''}${lengthText(before)}.`,
@@ -102,18 +102,9 @@ export function ElevationDrawing(props: Props) {
           </text>
         ) : null}
         {focus ? <FocusMarks s={s} drawing={shown} focus={focus} /> : null}
-        <g transform={`translate(${left} ${s.height - 14})`}>
-          <path d={`M0 -6V0H${bar.mm * s.perMm}V-6`} fill="none" stroke="var(--ink)" strokeWidth="1.5" />
-          <text x={bar.mm * s.perMm + 10} y="2">
-            {bar.text}
-          </text>
-          <text x={bar.mm * s.perMm + 74} y="2">
-            ← front
-          </text>
-          <text x={bar.mm * s.perMm + 132} y="2">
-            {side}, {stateName}
-          </text>
-        </g>
+        <ScaleBar s={s} across={extent.right - extent.left} lengths={lengths} left={left} top={s.height - 14}>
+          {side}, {stateName}
+        </ScaleBar>
       </svg>
       {assumed.length > 0 ? (
         <figcaption className="assumed">Assumed in this drawing: {assumed.join(', ')}.</figcaption>

@@ -1,4 +1,5 @@
 import { type Elevation } from '@/core/height/elevation';
+import { LeafStroke, leafThick } from './LeafStroke';
 import { pathOf, type Scale } from './scale';
 
 export type Look = 'old' | 'new' | 'now' | 'assumed';
@@ -38,18 +39,12 @@ export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
       {drawing.leaves.map((leaf, i) => {
         const path = pathOf(leaf.points, s);
         if (thin) return <path key={i} d={path} {...line} />;
-        const thick = Math.max(2.4, leaf.thickness * s.perMm);
+        const thick = leafThick(leaf.thickness, s.perMm);
         const added = i === addedLeaf;
         const tip = leaf.points.at(-1)!;
         return (
           <g key={i}>
-            <path d={path} fill="none" stroke={stroke} strokeWidth={thick} />
-            <path
-              d={path}
-              fill="none"
-              stroke={added ? 'var(--sheet)' : 'var(--new-wash)'}
-              strokeWidth={Math.max(0.8, thick - 3)}
-            />
+            <LeafStroke d={path} thick={thick} stroke={stroke} hollow={added} />
             {added ? (
               <text x={s.x(tip.x) + 8} y={s.y(tip.y) + 18} style={{ fill: stroke }}>
                 leaf {i + 1}, added

@@ -12,7 +12,7 @@ const MARK: Record<StationState, { kind: MarkKind; word: string }> = {
 interface Props {
   jobId?: string;
   states?: Record<StationId, StationState>;
-  current?: StationId;
+  current?: StationId | 'instruments';
 }
 
 /** The measuring tape at the edge of every screen: the stations of this job, or just the way to the Board. */
@@ -44,7 +44,18 @@ export function StationTape({ jobId, states, current }: Props) {
                 </Link>
               </li>
             ))
-          : null}
+          : [
+              <li key="instruments">
+                <Link
+                  href="/instruments"
+                  aria-current={current === 'instruments' ? 'page' : undefined}
+                  prefetch={false}
+                >
+                  <span className="name">Instruments</span>
+                  <span className="state">live</span>
+                </Link>
+              </li>,
+            ]}
       </ol>
     </nav>
   );

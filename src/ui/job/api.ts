@@ -14,14 +14,19 @@ export class ApiProblem extends Error {
   }
 }
 
+const json = (body: unknown) => ({
+  headers: { 'Content-Type': 'application/json' },
+  ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+});
+
 /** Calls a route; every failure becomes an ApiProblem with words a person can act on. */
 export async function call<T>(path: string, method: 'GET' | 'POST' | 'PATCH' | 'PUT', body?: unknown): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
       method,
-      headers: { 'Content-Type': 'application/json' },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      // A form brings its own type, with the line between its parts.
+      ...(body instanceof FormData ? { body } : json(body)),
     });
   } catch {
     throw new ApiProblem({
@@ -29,8 +34,8 @@ export async function call<T>(path: string, method: 'GET' | 'POST' | 'PATCH' | '
       message: 'The server does not answer. What you typed is kept here; try again when it is back.',
     });
   }
-  const json: unknown = await response.json().catch(() => null);
-  if (response.ok) return json as T;
-  const problem = problemSchema.safeParse(json);
+  const answer: unknown = await response.json().catch(() => null);
+  if (response.ok) return answer as T;
+  const problem = problemSchema.safeParse(answer);
   throw new ApiProblem(problem.data ?? { code: 'server', message: `The server answered ${response.status}.` });
 }

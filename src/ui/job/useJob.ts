@@ -1,7 +1,7 @@
 'use client';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { readingKey, type JobView, type NewReading, type ReadingRow } from '@/contracts/job';
+import { readingKey, type DayRow, type JobView, type NewReading, type ReadingRow } from '@/contracts/job';
 import { type Conflict } from '@/contracts/problem';
 import { ApiProblem, call } from './api';
 
@@ -9,13 +9,19 @@ type Place = Pick<NewReading, 'point' | 'side' | 'leafId' | 'stateId' | 'phase'>
 
 export interface JobHandle {
   view: JobView;
-  /** Sends a change of this job and shows what the server now holds. */
-  send: (path: string, method: 'POST' | 'PATCH' | 'PUT', body: unknown) => Promise<JobView>;
+  /** Sends a change of this job, made of what the server now holds where it must be, and shows what it then holds. */
+  send: (
+    path: string,
+    method: 'POST' | 'PATCH' | 'PUT',
+    body: object | ((now: JobView) => object) | undefined,
+  ) => Promise<JobView>;
+  /** Sends a form with a file. */
+  upload: (path: string, form: FormData) => Promise<JobView>;
   /** The current reading of a field. */
   at: (place: Place) => ReadingRow | undefined;
   /** Appends a reading begun on the saved reading `base`; a newer one there is a conflict. */
   saveReading: (
-    reading: Omit<NewReading, 'id' | 'supersedes'>,
+    reading: Omit<NewReading, 'id' | 'supersedes' | 'dayId'>,
     base: Conflict['version'] | null,
     path?: string,
   ) => Promise<void>;
@@ -25,6 +31,10 @@ export interface JobHandle {
 const underWay = new Map<string, string>();
 /** One change after the other, so that a late answer never shows an older state of the job. */
 let line: Promise<unknown> = Promise.resolve();
+
+/** The measuring day at work: the last one of its phase. */
+export const dayOf = (view: JobView, phase: NewReading['phase']): DayRow | undefined =>
+  view.days.findLast((day) => day.phase === phase);
 
 /** One job in the query cache; the page brings the first copy. */
 export function useJob(first: JobView): JobHandle {
@@ -40,8 +50,8 @@ export function useJob(first: JobView): JobHandle {
     client.setQueryData(['job', first.job.id], first);
   }, [client, first]);
 
-  const send: JobHandle['send'] = (path, method, body) => {
-    const sent = line.then(() => call<JobView>(`/api/jobs/${id}${path}`, method, body));
+  const inLine = (action: () => Promise<JobView>): Promise<JobView> => {
+    const sent = line.then(action);
     line = sent.catch(() => undefined);
     return sent.then(
       (next) => {
@@ -55,16 +65,27 @@ export function useJob(first: JobView): JobHandle {
       },
     );
   };
+  const send: JobHandle['send'] = (path, method, body) =>
+    inLine(() => {
+      const now = client.getQueryData<JobView>(['job', id]) ?? view;
+      return call<JobView>(`/api/jobs/${id}${path}`, method, typeof body === 'function' ? body(now) : body);
+    });
   return {
     view,
     send,
+    upload: (path, form) => inLine(() => call<JobView>(`/api/jobs/${id}${path}`, 'POST', form)),
     at: (place) => view.readings.find((r) => readingKey(r) === readingKey(place)),
     saveReading: async (reading, base, path = '/readings') => {
       const supersedes = typeof base === 'string' ? base : null;
       const attempt = `${id}|${readingKey(reading)}|${reading.typed}|${reading.rolled}|${supersedes}`;
       const readingId = underWay.get(attempt) ?? crypto.randomUUID();
       underWay.set(attempt, readingId);
-      await send(path, 'POST', { ...reading, id: readingId, supersedes });
+      await send(path, 'POST', (now) => ({
+        ...reading,
+        id: readingId,
+        dayId: dayOf(now, reading.phase)?.id ?? null,
+        supersedes,
+      }));
       underWay.delete(attempt);
     },
   };

@@ -1,76 +1,78 @@
 'use client';
-import { type ReactNode } from 'react';
-import { GROUPS, POINT_IDS, pointOf, type GroupId, type PointId } from '@/core/measure/points';
+import { Fragment, type ReactNode } from 'react';
+import { GROUPS, pointOf, type GroupId } from '@/core/measure/points';
 import { type JobHandle } from '../job/useJob';
-import { ReadingField } from '../measured/ReadingField';
-import { assumedText } from './assumedText';
+import { FieldOfSheet, type FieldHooks } from './FieldOfSheet';
+import { fieldKey, groupFields, type FieldAt } from './fields';
 import { lowerFirst } from './missingText';
 
-interface Props {
+interface Props extends FieldHooks {
   job: JobHandle;
   group: GroupId;
-  rolled: boolean | null;
-  onFocus: (point: PointId) => void;
+  /** What the folded readings would take off the band; shown where known. */
+  narrows?: ReactNode;
   /** Asked before the fields. */
   lead?: ReactNode;
   children?: ReactNode;
 }
 
 /** One group of the sheet in measuring order: the minimal readings in sight, the rest unfolds. */
-export function GroupFields({ job, group, rolled, onFocus, lead, children }: Props) {
+export function GroupFields({ job, group, narrows, lead, children, ...hooks }: Props) {
   const index = GROUPS.findIndex((g) => g.id === group);
   const { title, buys } = GROUPS[index]!;
-  const points = POINT_IDS.filter((id) => pointOf(id).group === group && !pointOf(id).perLeaf);
-  const first = points.filter((id) => pointOf(id).minimal);
-  const rest = points.filter((id) => !pointOf(id).minimal);
-  const fields = (ids: readonly PointId[]) =>
-    ids.map((id) => <PointFields key={id} job={job} point={id} rolled={rolled} onFocus={onFocus} />);
+  const fields = groupFields(job.view, group).filter((at) => at.leafId === null);
+  const first = fields.filter((at) => pointOf(at.point).minimal);
+  const rest = fields.filter((at) => !pointOf(at.point).minimal);
+  const labels = [...new Set(rest.map((at) => lowerFirst(pointOf(at.point).label)))].join(', ');
   return (
     <section className="group" aria-label={title}>
       <header>
-        <h2>
+        <h3>
           <span className="figure">{index + 1}</span> {title}
-        </h2>
+        </h3>
         <span className="muted">buys: {buys}</span>
       </header>
       {lead}
-      {first.length > 0 ? <div className="grid-fields">{fields(first)}</div> : null}
+      {first.length > 0 ? <FieldGrid job={job} fields={first} {...hooks} /> : null}
+      {first.length === 0 ? <FieldGrid job={job} fields={rest} {...hooks} /> : null}
       {children}
-      {first.length === 0 ? <div className="grid-fields">{fields(rest)}</div> : null}
       {first.length > 0 && rest.length > 0 ? (
         <details className="more">
-          <summary>narrows the band: {rest.map((id) => lowerFirst(pointOf(id).label)).join(', ')}</summary>
-          <div className="grid-fields">{fields(rest)}</div>
+          <summary>
+            <span>
+              {labels}
+              {narrows ? <> {narrows}</> : null}
+            </span>
+          </summary>
+          <FieldGrid job={job} fields={rest} {...hooks} />
         </details>
       ) : null}
     </section>
   );
 }
 
-interface PointProps {
+interface GridProps extends FieldHooks {
   job: JobHandle;
-  point: PointId;
-  rolled: boolean | null;
-  onFocus: (point: PointId) => void;
+  fields: readonly FieldAt[];
 }
 
-/** The one or two fields of a point: left and right stand side by side. */
-function PointFields({ job, point, rolled, onFocus }: PointProps) {
-  const { sided, loaded, label } = pointOf(point);
-  const stateId = loaded ? job.view.states[0]?.id : undefined;
-  const common = {
-    job,
-    point,
-    rolled: point === 'hubToLip' ? rolled : null,
-    assumed: assumedText(job.view, point),
-    onFocus: () => onFocus(point),
-    ...(stateId ? { stateId } : {}),
-  };
-  if (!sided) return <ReadingField {...common} />;
+/** Fields side by side; left and right of one point stand as a pair. */
+export function FieldGrid({ job, fields, ...hooks }: GridProps) {
   return (
-    <div className="pair wide" role="group" aria-label={label}>
-      <ReadingField {...common} side="left" />
-      <ReadingField {...common} side="right" />
+    <div className="grid-fields">
+      {fields.map((at, i) => {
+        if (at.side === 'right') return null;
+        const other = fields[i + 1];
+        const one = <FieldOfSheet job={job} at={at} {...hooks} />;
+        if (at.side === null || !other) return <Fragment key={fieldKey(at)}>{one}</Fragment>;
+        const { label } = pointOf(at.point);
+        return (
+          <div key={fieldKey(at)} className="pair wide" role="group" aria-label={label}>
+            {one}
+            <FieldOfSheet job={job} at={other} {...hooks} />
+          </div>
+        );
+      })}
     </div>
   );
 }

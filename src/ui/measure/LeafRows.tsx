@@ -1,19 +1,12 @@
 'use client';
 import { type PointId } from '@/core/measure/points';
 import { type JobHandle } from '../job/useJob';
-import { ReadingField } from '../measured/ReadingField';
+import { FieldOfSheet, type FieldHooks } from './FieldOfSheet';
 
 /** Leaf by leaf from the main leaf down: thickness, then each tip. */
-export function LeafRows({ job, onFocus }: { job: JobHandle; onFocus: (point: PointId) => void }) {
-  const field = (point: PointId, leafId: string, number: number, label: string) => (
-    <ReadingField
-      job={job}
-      point={point}
-      leafId={leafId}
-      label={label}
-      spoken={`${label}, leaf ${number}`}
-      onFocus={() => onFocus(point)}
-    />
+export function LeafRows({ job, ...hooks }: FieldHooks & { job: JobHandle }) {
+  const field = (point: PointId, leafId: string, label: string) => (
+    <FieldOfSheet job={job} at={{ point, side: null, leafId, stateId: null }} label={label} {...hooks} />
   );
   return (
     <div>
@@ -22,13 +15,13 @@ export function LeafRows({ job, onFocus }: { job: JobHandle; onFocus: (point: Po
           <div className="name">
             <span className="figure">{i + 1}</span> {i === 0 ? 'main' : ''}
           </div>
-          {field('leafThickness', leaf.id, i + 1, 'Thickness')}
+          {field('leafThickness', leaf.id, 'Thickness')}
           {i === 0 ? (
             <p className="muted tips">its tips are the eyes</p>
           ) : (
             <>
-              {field('leafFront', leaf.id, i + 1, 'Pin to front tip')}
-              {field('leafRear', leaf.id, i + 1, 'Pin to rear tip')}
+              {field('leafFront', leaf.id, 'Pin to front tip')}
+              {field('leafRear', leaf.id, 'Pin to rear tip')}
             </>
           )}
         </div>

@@ -1,41 +1,35 @@
 'use client';
 import { Marked } from '../controls/Mark';
 import Link from 'next/link';
-import { useMemo } from 'react';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
-import { assemble, type Assembled } from '@/core/measure/assemble';
-import { POINTS, type PointId } from '@/core/measure/points';
-import { provisional } from '@/core/measure/provisional';
+import { consistency } from '@/core/measure/consistency';
+import { type Assembled } from '@/core/measure/assemble';
+import { SIDES } from '@/core/height/axleInput';
 import { decimalText } from '@/core/units/format';
 import { Sheet } from '../controls/Sheet';
 import { ElevationDrawing } from '../drawing/ElevationDrawing';
 import { Length, PlusMinus } from '../measured/Figure';
 import { focusField } from '../measured/MeasuredInput';
 import { assumedParts } from '../prediction/assumedParts';
-import { usePrediction } from '../prediction/usePrediction';
+import { SpringSheet } from '../spring/SpringSheet';
 import { missingText } from './missingText';
+import { type Standing } from './useStanding';
+import { SpringFitSheet } from './SpringFitSheet';
 
 interface Props {
   view: JobView;
-  assembled: Assembled;
-  focus: PointId | null;
+  standing: Standing;
 }
 
-/** Beside the sheet: the figure, what the readings already answer, and which reading to take next. */
-export function MeasureAside({ view, assembled, focus }: Props) {
-  const complete = assembled.missing.length === 0;
-  const drawn = useMemo(() => {
-    if (complete) return { input: { ...assembled.input, changes: [] }, filled: 0 };
-    const stand = provisional(sheetOf(view, []));
-    return { input: { ...assemble(stand.sheet).input, changes: [] }, filled: stand.filled };
-  }, [view, assembled, complete]);
-  const { prediction, refused, progress } = usePrediction(drawn.input, 0);
+/** Under the sheet: what the readings say of the spring as it stands. */
+export function StandingSheets({ view, standing }: Props) {
+  const { assembled, complete, filled, input, prediction, refused, progress } = standing;
   const left = prediction?.sides.left?.states[0];
   const figures = left?.old;
   const height = assembled.input.sides.left.height;
   return (
-    <div className="aside">
+    <div className="sheets two standing">
       <Sheet title="The spring as it stands">
         {figures ? (
           <ElevationDrawing
@@ -48,14 +42,13 @@ export function MeasureAside({ view, assembled, focus }: Props) {
             addedLeaf={null}
             assumed={complete ? assumedParts(assembled.input) : []}
             provisional={!complete}
-            focus={focus}
           />
         ) : (
           <p className="muted">{progress === null ? 'No figure yet.' : 'Drawing…'}</p>
         )}
         {!complete ? (
           <p className="assumed">
-            Dotted: typical values stand in for {drawn.filled} readings. Nothing is predicted from them.
+            Dotted: typical values stand in for {filled} readings. Nothing is predicted from them.
           </p>
         ) : null}
         {refused ? (
@@ -65,21 +58,18 @@ export function MeasureAside({ view, assembled, focus }: Props) {
             </p>
           </div>
         ) : null}
-        {focus ? (
-          <p className="howto">{POINTS[focus].howTo}</p>
-        ) : (
-          <p className="howto muted">Touch a field: its dimension is inked here.</p>
-        )}
         {complete && figures ? (
           <dl className="facts">
             <dt>Rate at this load</dt>
             <dd>
               <span className="figure">{decimalText(figures.rate, 1)} N/mm</span>
             </dd>
-            <dt>Free arch found</dt>
+            <dt>Arch with nothing on it</dt>
             <dd>
               <Length mm={prediction?.sides.left?.assembled?.before ?? 0} />{' '}
-              <span className="muted">from loaded arch and load; it is not measured</span>
+              <span className="muted">
+                U-bolts tight, eye line to leaf middle; from loaded arch and load, not measured
+              </span>
             </dd>
             <dt>Friction holds height</dt>
             <dd>
@@ -88,12 +78,40 @@ export function MeasureAside({ view, assembled, focus }: Props) {
           </dl>
         ) : null}
       </Sheet>
-      <Answers view={view} assembled={assembled} />
+      <div className="sheets">
+        {complete && left?.old ? (
+          <SpringSheet
+            input={input}
+            side="left"
+            addedLeaf={null}
+            stops={(prediction?.sides.left?.states ?? []).flatMap((s) =>
+              s.old ? [{ name: s.name, load: s.old.load }] : [],
+            )}
+          />
+        ) : null}
+        {complete && figures
+          ? SIDES.flatMap((side) => {
+              const known = prediction?.sides[side];
+              return known && (side === 'left' || known.fit || known.unfit)
+                ? [
+                    <SpringFitSheet
+                      key={side}
+                      side={side}
+                      fit={known.fit}
+                      unfit={known.unfit}
+                      toTop={(assembled.input.pack?.leaves[0]?.thickness.value ?? 0) / 2}
+                    />,
+                  ]
+                : [];
+            })
+          : null}
+      </div>
     </div>
   );
 }
 
-function Answers({ view, assembled }: { view: JobView; assembled: Assembled }) {
+/** What the readings already answer, and which to take next. */
+export function Answers({ view, assembled }: { view: JobView; assembled: Assembled }) {
   const { sides, ubolt } = assembled.input;
   const heights = Boolean(sides.left.height && sides.right.height);
   const spring = assembled.missing.length === 0;
@@ -102,6 +120,7 @@ function Answers({ view, assembled }: { view: JobView; assembled: Assembled }) {
     { name: 'U-bolt threads left', ready: ubolt !== null, lacks: 'thread showing and pitch' },
     { name: 'leaf, shackle, over the axle', ready: spring, lacks: `${assembled.missing.length} readings` },
   ];
+  const flags = consistency(sheetOf(view)).length;
   return (
     <Sheet title="What these readings answer">
       <ul className="answers">
@@ -112,6 +131,15 @@ function Answers({ view, assembled }: { view: JobView; assembled: Assembled }) {
             </Marked>
           </li>
         ))}
+        {flags > 0 ? (
+          <li>
+            <a className="link" href="#watch">
+              <Marked kind="look">
+                {flags === 1 ? 'one contradiction' : `${flags} contradictions`} between readings
+              </Marked>
+            </a>
+          </li>
+        ) : null}
       </ul>
       {assembled.missing.length > 0 ? (
         <>

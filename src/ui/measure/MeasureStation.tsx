@@ -1,96 +1,161 @@
 'use client';
-import { useMemo, useState } from 'react';
-import { sheetOf } from '@/contracts/sheet';
-import { assemble } from '@/core/measure/assemble';
-import { type PointId } from '@/core/measure/points';
+import { useState } from 'react';
+import { GROUPS, PLACES, pointOf, type GroupId } from '@/core/measure/points';
+import { decimalText } from '@/core/units/format';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
+import { SheetFigure } from '../figure/SheetFigure';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
-import { ProblemNote } from '../job/ProblemNote';
 import { useJob, type JobHandle } from '../job/useJob';
-import { useSend } from '../job/useSend';
+import { TakeReading } from '../instruments/TakeReading';
+import { focusField } from '../measured/MeasuredInput';
+import { useMedia } from '../theme/useMedia';
+import { useView } from '../theme/Providers';
+import { AssumedSheet } from './AssumedSheet';
+import { DayBar } from './DayBar';
+import { FieldNote } from './FieldNote';
+import { type FieldHooks } from './FieldOfSheet';
+import { fieldKey, type FieldAt } from './fields';
 import { GroupFields } from './GroupFields';
 import { LeafRows } from './LeafRows';
-import { MeasureAside } from './MeasureAside';
+import { LoadEstimate } from './LoadEstimate';
+import { Answers, StandingSheets } from './MeasureAside';
+import { OneField } from './OneField';
 import { PackFacts } from './PackFacts';
+import { PressRun } from './PressRun';
+import { RolledQuestion, rolledSoFar } from './RolledQuestion';
+import { SecondLoad } from './SecondLoad';
+import { SurveySheet } from './SurveySheet';
+import { useAssumptions, type Assumptions } from './useAssumptions';
+import { useStanding } from './useStanding';
+import { WatchSheet } from './WatchSheet';
 
 export function MeasureStation({ first, people, person }: StationProps) {
   const job = useJob(first);
   const { view } = job;
-  const [focus, setFocus] = useState<PointId | null>(null);
-  const heights = view.readings.filter((r) => r.point === 'hubToLip' && r.phase === 'before');
-  const [answered, setAnswered] = useState<boolean | null>(
-    heights.some((r) => r.rolled !== true) ? false : heights[0] ? true : null,
+  const [focus, setFocus] = useState<FieldAt | null>(null);
+  const [rolled, setRolled] = useState(() => rolledSoFar(job));
+  const standing = useStanding(view);
+  const narrow = useMedia('(max-width: 600px)');
+  const { keypad, setKeypad } = useView();
+  const assumptions = useAssumptions(view, standing.complete);
+  const hooks: FieldHooks = { rolled, onFocus: setFocus };
+  const pick = (at: FieldAt) => {
+    setFocus(at);
+    focusField(fieldKey(at));
+  };
+  const figure = (
+    <SheetFigure view={view} prediction={standing.prediction} whole={standing.complete} focus={focus} onPick={pick} />
   );
-  const assembled = useMemo(() => assemble(sheetOf(view)), [view]);
-  const group = { job, rolled: answered, onFocus: setFocus };
+  const extras = (group: GroupId) => ({ ...extrasOf(group, job, hooks, setRolled) });
   return (
     <JobFrame view={view} station="measure" people={people} person={person}>
-      <div className="sheets measure-grid">
-        <Sheet
-          title={`Measuring sheet, ${view.states[0]?.name ?? ''}`}
-          aside={<span className="muted">Enter goes on; fractions, inches and millimetres are all read</span>}
-        >
-          <GroupFields
-            {...group}
-            group="stance"
-            lead={<RolledQuestion job={job} rolled={answered} onAnswer={setAnswered} />}
-          />
-          <GroupFields {...group} group="ubolts" />
-          <GroupFields {...group} group="arch">
-            <PackFacts job={job} part="eyes" />
-          </GroupFields>
-          <GroupFields {...group} group="leaves">
-            <PackFacts job={job} part="leaves" />
-            <LeafRows job={job} onFocus={setFocus} />
-          </GroupFields>
-          <GroupFields {...group} group="seatLoad">
-            <PackFacts job={job} part="seat" />
-          </GroupFields>
-          <GroupFields {...group} group="linkage" />
-        </Sheet>
-        <MeasureAside view={view} assembled={assembled} focus={focus} />
+      {narrow ? (
+        <OneField
+          job={job}
+          hooks={hooks}
+          focus={focus}
+          onPick={setFocus}
+          figure={figure}
+          lacking={standing.assembled.missing.length}
+          extras={extras}
+        />
+      ) : (
+        <div className="sheets measure-grid">
+          <Sheet
+            title={`Measuring sheet, ${view.states[0]?.name ?? ''}`}
+            aside={
+              <Chips
+                label="Keypad"
+                options={[
+                  { id: 'on', name: 'keypad' },
+                  { id: 'off', name: 'keyboard' },
+                ]}
+                value={keypad ? 'on' : 'off'}
+                onPick={(id) => setKeypad(id === 'on')}
+              />
+            }
+          >
+            <DayBar job={job} phase="before" />
+            {PLACES.map((place) => (
+              <section key={place.id} className="place" aria-label={place.title}>
+                <h2>
+                  {place.title} <span className="muted">{place.note}</span>
+                </h2>
+                {GROUPS.filter((g) => g.place === place.id).map((g) => (
+                  <GroupFields
+                    key={g.id}
+                    job={job}
+                    group={g.id}
+                    narrows={<Narrows group={g.id} assumptions={assumptions} />}
+                    {...hooks}
+                    {...extras(g.id)}
+                  />
+                ))}
+                {place.id === 'under' ? <SurveySheet job={job} droop={assumptions?.droop ?? null} /> : null}
+              </section>
+            ))}
+          </Sheet>
+          <div className="aside">
+            <div className="pinned">
+              <Sheet title="Figure">
+                {figure}
+                <TakeReading job={job} at={focus} rolled={rolled} />
+                <FieldNote job={job} at={focus} />
+              </Sheet>
+              <Answers view={view} assembled={standing.assembled} />
+            </div>
+          </div>
+        </div>
+      )}
+      <div className="sheets two standing">
+        <WatchSheet view={view} onPick={pick} />
+        {assumptions ? <AssumedSheet view={view} assumptions={assumptions} onPick={pick} /> : null}
       </div>
+      <StandingSheets view={view} standing={standing} />
     </JobFrame>
   );
 }
 
-interface RolledProps {
-  job: JobHandle;
-  rolled: boolean | null;
-  onAnswer: (rolled: boolean) => void;
+/** What the unread fields of a group would take off the band. */
+function Narrows({ group, assumptions }: { group: GroupId; assumptions: Assumptions | null }) {
+  const best = Math.max(
+    0,
+    ...(assumptions?.ranked ?? []).filter((a) => a.point && pointOf(a.point).group === group).map((a) => a.narrows),
+  );
+  return best >= 0.1 ? <strong>narrows the band by up to {decimalText(best, 1)} mm</strong> : null;
 }
 
-/** Friction holds an unrolled spring up or down, so the answer goes with the height readings, also those already there. */
-function RolledQuestion({ job, rolled, onAnswer }: RolledProps) {
-  const { problem, run } = useSend();
-  const pick = (id: 'yes' | 'no') => {
-    const now = id === 'yes';
-    onAnswer(now);
-    const changed = job.view.readings.filter((r) => r.point === 'hubToLip' && r.phase === 'before' && r.rolled !== now);
-    void run(async () => {
-      for (const { id: base, point, phase, side, leafId, stateId, typed, value, unit, instrument } of changed)
-        await job.saveReading(
-          { point, phase, side, leafId, stateId, typed, value, unit, instrument, rolled: now },
-          base,
-        );
-    });
-  };
-  return (
-    <>
-      <div className="facts-row">
-        <Chips
-          label="Rolled or bounced before the heights were read"
-          shown
-          options={[
-            { id: 'yes', name: 'yes, rolled' },
-            { id: 'no', name: 'no' },
-          ]}
-          value={rolled === null ? null : rolled ? 'yes' : 'no'}
-          onPick={pick}
-        />
-      </div>
-      <ProblemNote problem={problem} />
-    </>
-  );
+/** What a group asks besides its fields. */
+function extrasOf(group: GroupId, job: JobHandle, hooks: FieldHooks, onRolled: (rolled: boolean) => void) {
+  switch (group) {
+    case 'stance':
+      return { lead: <RolledQuestion job={job} rolled={hooks.rolled} onAnswer={onRolled} /> };
+    case 'weights':
+      return { children: <LoadEstimate job={job} /> };
+    case 'arch':
+      return { children: <PackFacts job={job} part="eyes" /> };
+    case 'stack':
+      return { children: <PackFacts job={job} part="seat" /> };
+    case 'leaves':
+      return {
+        children: (
+          <>
+            <PackFacts job={job} part="leaves" />
+            <LeafRows job={job} {...hooks} />
+          </>
+        ),
+      };
+    case 'check':
+      return {
+        children: (
+          <>
+            <PressRun job={job} />
+            <SecondLoad job={job} {...hooks} />
+          </>
+        ),
+      };
+    default:
+      return {};
+  }
 }

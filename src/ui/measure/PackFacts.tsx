@@ -2,6 +2,7 @@
 import { type PackEdit } from '@/contracts/job';
 import { EYE_FORMS } from '@/core/measure/points';
 import { Chips } from '../controls/Chips';
+import { Marked } from '../controls/Mark';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
@@ -18,8 +19,16 @@ export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eye
   const { busy, problem, run } = useSend();
   const save = (change: Partial<PackEdit>) =>
     void run(() => {
-      const { version, eyeForm, seatShape, rusty } = pack;
-      return job.send('/pack', 'PUT', { version, eyeForm, seatShape, rusty, leafCount: leaves.length, ...change });
+      const { version, eyeForm, seatShape, rusty, otherSide } = pack;
+      return job.send('/pack', 'PUT', {
+        version,
+        eyeForm,
+        seatShape,
+        rusty,
+        otherSide,
+        leafCount: leaves.length,
+        ...change,
+      });
     });
   return (
     <>
@@ -46,6 +55,25 @@ export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eye
               value={pack.rusty ? 'rusty' : 'clean'}
               onPick={(id) => save({ rusty: id === 'rusty' })}
             />
+            <Chips
+              label="The other side is"
+              shown
+              options={[
+                { id: 'same', name: 'the same' },
+                { id: 'different', name: 'different' },
+                { id: 'unknown', name: 'not looked' },
+              ]}
+              value={pack.otherSide}
+              onPick={(otherSide) => save({ otherSide })}
+            />
+            {pack.otherSide === 'different' ? (
+              <p>
+                <Marked kind="look">
+                  This sheet holds one pack for both sides. What is foretold is meant for the side that was measured; a
+                  pair should be alike before its height is.
+                </Marked>
+              </p>
+            ) : null}
           </>
         ) : null}
         {part === 'eyes' ? (

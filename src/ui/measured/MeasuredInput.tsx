@@ -1,10 +1,15 @@
 'use client';
 import { Marked } from '../controls/Mark';
-import { Input } from 'antd';
-import { useId, type KeyboardEvent, type ReactNode } from 'react';
+import { Input, type InputRef } from 'antd';
+import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { echoText, quantityText } from '@/core/units/format';
-import { type FieldRule } from '@/core/units/parse';
+import { parseMeasured, type FieldRule, type Reading } from '@/core/units/parse';
+import { type UnitId } from '@/core/units/units';
+import { useView } from '../theme/Providers';
+import { Keypad } from './Keypad';
 import { useMeasuredField, type SaveTyped, type StoredText } from './useMeasuredField';
+
+const UNIT_SIGN: Partial<Record<UnitId, string>> = { deg: '°', count: '' };
 
 interface Props {
   label: string;
@@ -21,25 +26,52 @@ interface Props {
   /** Name by which another part of the page can send the focus here. */
   anchor?: string;
   onFocus?: () => void;
+  /** Where Enter goes on to, when not to the next field on the page. */
+  onEntered?: () => void;
   onSave: SaveTyped;
 }
 
 /** Moves to the next measured field in measuring order. */
 function focusNext(from: HTMLElement) {
-  const fields = [...document.querySelectorAll<HTMLInputElement>('input[data-measured]:not(:disabled)')];
+  const fields = [...document.querySelectorAll<HTMLInputElement>('input[data-measured]:not(:disabled)')].filter(
+    // What is folded away is not walked.
+    (field) => field === from || !field.closest('details:not([open])'),
+  );
   fields[fields.indexOf(from as HTMLInputElement) + 1]?.focus();
 }
 
 /** Sends the focus to a measured field by its anchor. */
-export const focusField = (anchor: string) =>
-  document.querySelector<HTMLInputElement>(`input[data-measured="${CSS.escape(anchor)}"]`)?.focus();
+export function focusField(anchor: string): void {
+  const field = document.querySelector<HTMLInputElement>(`input[data-measured="${CSS.escape(anchor)}"]`);
+  // A field that is folded away is unfolded first.
+  const folded = field?.closest('details');
+  if (folded) folded.open = true;
+  field?.focus();
+}
+
+/** The echo: what was read, in both systems, and what repeated readings said. */
+function readAs({ value, unit, repeats }: Reading): string {
+  const echo = echoText(value, unit);
+  return repeats ? `mean of ${repeats.count}: ${echo}, spread ${quantityText(repeats.spread, unit)}` : echo;
+}
+
+/** A saved text read again for its repeats; the saved value stands. */
+function storedReading(stored: StoredText, rule: FieldRule): Reading {
+  const parsed = stored.typed.includes(';') ? parseMeasured(stored.typed, rule) : undefined;
+  const repeats = parsed?.kind === 'ok' ? parsed.repeats : undefined;
+  return { value: stored.value, unit: stored.unit ?? rule.unit, ...(repeats && { repeats }) };
+}
 
 /**
  * The one input for measured values: plain text with a live echo. Saves on Enter or blur; doubt is asked about, nonsense is
  * refused with the reason, Escape brings back what is stored.
  */
-export function MeasuredInput({ label, spoken, rule, stored, draft, assumed, hint, anchor, onFocus, onSave }: Props) {
+export function MeasuredInput(props: Props) {
+  const { label, spoken, rule, stored, draft, assumed, hint, anchor, onFocus, onEntered, onSave } = props;
   const id = useId();
+  const { keypad } = useView();
+  const [focused, setFocused] = useState(false);
+  const input = useRef<InputRef>(null);
   const field = useMeasuredField(rule, stored, draft, onSave);
   const { text, parsed, dirty, error, question, clash } = field;
   const wrong = Boolean(error ?? question ?? clash);
@@ -48,7 +80,13 @@ export function MeasuredInput({ label, spoken, rule, stored, draft, assumed, hin
     if (event.key === 'Escape') field.forget();
     if (event.key !== 'Enter') return;
     event.preventDefault();
-    if (field.commit()) focusNext(event.currentTarget);
+    enter();
+  };
+  const enter = () => {
+    const here = input.current?.input;
+    if (!field.commit()) return;
+    if (onEntered) onEntered();
+    else if (here) focusNext(here);
   };
 
   return (
@@ -56,7 +94,9 @@ export function MeasuredInput({ label, spoken, rule, stored, draft, assumed, hin
       <label htmlFor={id}>{label}</label>
       <div className="entry">
         <Input
+          ref={input}
           id={id}
+          inputMode={keypad ? 'none' : 'text'}
           data-measured={anchor ?? ''}
           variant="borderless"
           value={text}
@@ -65,22 +105,29 @@ export function MeasuredInput({ label, spoken, rule, stored, draft, assumed, hin
           aria-describedby={`${id}-echo`}
           aria-invalid={wrong}
           onChange={(event) => field.type(event.target.value)}
-          onFocus={onFocus}
-          onBlur={field.commit}
+          onFocus={() => {
+            setFocused(true);
+            onFocus?.();
+          }}
+          onBlur={() => {
+            setFocused(false);
+            field.commit();
+          }}
           onKeyDown={onKey}
         />
         <span className="unit" aria-hidden="true">
-          {rule.unit === 'deg' ? '°' : rule.unit}
+          {UNIT_SIGN[rule.unit] ?? rule.unit}
         </span>
       </div>
+      {keypad && focused ? <Keypad rule={rule} text={text} onText={field.type} onEnter={enter} /> : null}
       <div className="echo" id={`${id}-echo`} aria-live="polite">
         {error ? <Marked kind="look">{error}</Marked> : null}
         {error
           ? null
           : dirty
-            ? parsed.kind === 'ok' && echoText(parsed.value, parsed.unit)
+            ? parsed.kind === 'ok' && readAs(parsed)
             : stored
-              ? echoText(stored.value, stored.unit ?? rule.unit)
+              ? readAs(storedReading(stored, rule))
               : null}
         {dirty && !wrong ? <span className="look"> not saved yet</span> : null}
         {!stored && !dirty ? hint : null}

@@ -19,6 +19,7 @@ interface Props {
   /** Route below the job that takes the reading. */
   path?: string;
   onFocus?: () => void;
+  onEntered?: () => void;
 }
 
 const INSTRUMENT: Partial<Record<PointId, NewReading['instrument']>> = {
@@ -52,7 +53,8 @@ export function ReadingField({ job, point, side, leafId, stateId, phase = 'befor
       draft={`${job.view.job.id}|${readingKey(at)}`}
       anchor={readingKey(at)}
       assumed={rest.assumed}
-      {...(rest.onFocus ? { onFocus: rest.onFocus } : {})}
+      {...(rest.onFocus && { onFocus: rest.onFocus })}
+      {...(rest.onEntered && { onEntered: rest.onEntered })}
       onSave={(typed, { value, unit }, base) =>
         job.saveReading({ ...at, typed, value, unit, rolled, instrument: INSTRUMENT[point] ?? 'tape' }, base, rest.path)
       }

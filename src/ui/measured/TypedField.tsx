@@ -11,6 +11,7 @@ export interface Typed {
 
 interface Props {
   label: string;
+  spoken?: string;
   rule: FieldRule;
   value: Typed | null;
   draft: string;
@@ -19,10 +20,11 @@ interface Props {
 }
 
 /** A measured input inside a form that is sent as a whole. */
-export function TypedField({ label, rule, value, draft, hint, onChange }: Props) {
+export function TypedField({ label, spoken, rule, value, draft, hint, onChange }: Props) {
   return (
     <MeasuredInput
       label={label}
+      {...(spoken && { spoken })}
       rule={rule}
       stored={value && { typed: value.typed, version: value.typed, value: value.value }}
       draft={draft}

@@ -1,9 +1,9 @@
 'use client';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type AxleInput } from '@/core/height/axleInput';
 import { type Band } from '@/core/height/band';
 import { type AxlePrediction } from '@/core/height/predict';
-import { type PredictMessage, type PredictRequest } from '@/workers/predict.worker';
+import { type PredictMessage, type PredictRequest, type StopRequest } from '@/workers/predict.worker';
 
 export interface Preview {
   prediction: AxlePrediction | null;
@@ -11,6 +11,11 @@ export interface Preview {
   refused: { field: string; reason: string } | null;
   /** 0–1 while the band is drawn, null when nothing runs. */
   progress: number | null;
+}
+
+export interface LivePreview extends Preview {
+  /** Gives up the band that is being drawn; the first-order one stays. */
+  stop: () => void;
 }
 
 interface Answer extends Preview {
@@ -26,8 +31,9 @@ const SEED = 20_201;
  * Solves in a web worker; the latest input wins and stale answers are dropped. `null` = nothing to solve.
  * While a new input is being solved the last answer stays, marked by its progress.
  * @param samples size of the band's draw; 0 for the central answer only
+ * @param ranked whether the central answer ranks its inputs
  */
-export function usePrediction(input: AxleInput | null, samples = 120): Preview {
+export function usePrediction(input: AxleInput | null, samples = 120, ranked = samples > 0): LivePreview {
   const text = useMemo(() => (input ? JSON.stringify(input) : ''), [input]);
   const [answer, setAnswer] = useState<Answer>(IDLE);
   const worker = useRef<Worker | null>(null);
@@ -64,9 +70,14 @@ export function usePrediction(input: AxleInput | null, samples = 120): Preview {
         }
       });
     };
-    w.postMessage({ id, input: JSON.parse(text) as AxleInput, seed: SEED, samples } satisfies PredictRequest);
-  }, [text, samples]);
+    w.postMessage({ id, input: JSON.parse(text) as AxleInput, seed: SEED, samples, ranked } satisfies PredictRequest);
+  }, [text, samples, ranked]);
 
-  if (text === '') return IDLE;
-  return answer.of === text ? answer : { ...answer, progress: 0 };
+  const stop = useCallback(() => {
+    worker.current?.postMessage({ id: ++count.current, stop: true } satisfies StopRequest);
+    setAnswer((old) => ({ ...old, progress: null }));
+  }, []);
+
+  if (text === '') return { ...IDLE, stop };
+  return answer.of === text ? { ...answer, stop } : { ...answer, progress: 0, stop };
 }

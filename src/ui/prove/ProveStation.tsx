@@ -9,8 +9,10 @@ import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { useJob } from '../job/useJob';
+import { DayBar } from '../measure/DayBar';
 import { Length, PlusMinus } from '../measured/Figure';
 import { ReadingField } from '../measured/ReadingField';
+import { GoalsSheet } from './GoalsSheet';
 import { ResidualScale } from './ResidualScale';
 
 export function ProveStation({ first, people, person }: StationProps) {
@@ -38,9 +40,10 @@ export function ProveStation({ first, people, person }: StationProps) {
           />
           <p>
             <Checkbox checked={rolled} onChange={(event) => setRolled(event.target.checked)}>
-              rolled a length and bounced, on level ground, same fuel and tyre pressure as before
+              rolled a length and bounced, on level ground
             </Checkbox>
           </p>
+          <DayBar job={job} phase="after" />
           {foretold ? (
             <div className="pair" key={stateId}>
               {SIDES.map((side) => (
@@ -84,6 +87,7 @@ export function ProveStation({ first, people, person }: StationProps) {
             </p>
           ) : null}
         </Sheet>
+        <GoalsSheet job={job} stateId={stateId} rolled={rolled} />
         <Sheet title="Look again">
           {view.due.length === 0 ? <p className="muted">Checks are set when the first after height is in.</p> : null}
           <ul className="stored">
@@ -155,7 +159,13 @@ function Comparison({ view, side, summary, outcome, guessed }: ComparisonProps) 
             <dd>
               <Length mm={outcome.measured} />{' '}
               <span className="muted">
-                (<Length mm={residual} signed /> against the prediction)
+                (<Length mm={residual} signed /> against the prediction
+                {outcome.convertedBy === 0 ? null : (
+                  <>
+                    ; <Length mm={outcome.convertedBy} signed /> of it converts the fill of the tank
+                  </>
+                )}
+                )
               </span>
             </dd>
           </>

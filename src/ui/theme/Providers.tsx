@@ -3,17 +3,23 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { ConfigProvider } from 'antd';
 import { createContext, useContext, useState, type ReactNode } from 'react';
 import { antdTheme } from './antdTheme';
+import { useMedia } from './useMedia';
 
 export type LengthView = 'mm' | 'in';
 interface View {
   lengths: LengthView;
   dark: boolean;
+  /** Whether fields bring their own keypad. */
+  keypad: boolean;
+  setKeypad: (v: boolean) => void;
   setLengths: (v: LengthView) => void;
   setDark: (v: boolean) => void;
 }
 const ViewContext = createContext<View>({
   lengths: 'mm',
   dark: false,
+  keypad: false,
+  setKeypad: () => undefined,
   setLengths: () => undefined,
   setDark: () => undefined,
 });
@@ -27,10 +33,13 @@ const remember = (name: string, value: string) => {
 export function Providers({
   lengths: first,
   dark: firstDark,
+  keypad: firstKeypad,
   children,
 }: {
   lengths: LengthView;
   dark: boolean;
+  /** null: where a finger is the pointer. */
+  keypad: boolean | null;
   children: ReactNode;
 }) {
   const [client] = useState(
@@ -41,9 +50,16 @@ export function Providers({
   );
   const [lengths, setLengths] = useState(first);
   const [dark, setDark] = useState(firstDark);
+  const [keypad, setKeypad] = useState(firstKeypad);
+  const touched = useMedia('(pointer: coarse)');
   const view: View = {
     lengths,
     dark,
+    keypad: keypad ?? touched,
+    setKeypad: (v) => {
+      setKeypad(v);
+      remember('gravelwort-keypad', v ? 'on' : 'off');
+    },
     setLengths: (v) => {
       setLengths(v);
       remember('gravelwort-lengths', v);

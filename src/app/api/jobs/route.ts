@@ -1,7 +1,7 @@
 import { newJobSchema } from '@/contracts/job';
 import { inShop } from '@/server/context';
 import { respond } from '@/server/http';
-import { createJob } from '@/server/jobs';
+import { createJob } from '@/server/ask';
 
 export const POST = (request: Request) =>
   respond(request, newJobSchema, (job, person) => inShop(person, (tx) => createJob(tx, job)));

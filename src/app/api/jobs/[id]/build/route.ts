@@ -1,5 +1,5 @@
 import { newBuildSchema } from '@/contracts/job';
 import { idRoute } from '@/server/http';
-import { startBuild } from '@/server/jobs';
+import { startBuild } from '@/server/build';
 
 export const POST = idRoute(newBuildSchema, (tx, id, { overrideReason }) => startBuild(tx, id, overrideReason));

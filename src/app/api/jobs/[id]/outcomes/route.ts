@@ -1,5 +1,5 @@
 import { newReadingSchema } from '@/contracts/job';
 import { idRoute } from '@/server/http';
-import { prove } from '@/server/jobs';
+import { prove } from '@/server/prove';
 
 export const POST = idRoute(newReadingSchema, (tx, id, reading) => prove(tx, id, reading));

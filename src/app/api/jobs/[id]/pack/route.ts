@@ -1,5 +1,5 @@
 import { packEditSchema } from '@/contracts/job';
+import { editPack } from '@/server/measure';
 import { idRoute } from '@/server/http';
-import { editPack } from '@/server/jobs';
 
 export const PUT = idRoute(packEditSchema, editPack);

@@ -1,5 +1,5 @@
 import { planEditSchema } from '@/contracts/job';
 import { idRoute } from '@/server/http';
-import { editPlan } from '@/server/jobs';
+import { editPlan } from '@/server/choose';
 
 export const PUT = idRoute(planEditSchema, editPlan);

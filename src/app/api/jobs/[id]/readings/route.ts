@@ -1,5 +1,6 @@
 import { newReadingSchema } from '@/contracts/job';
 import { idRoute } from '@/server/http';
-import { addReading } from '@/server/jobs';
+import { addReading, readingHistory } from '@/server/measure';
 
+export const GET = idRoute(null, readingHistory);
 export const POST = idRoute(newReadingSchema, addReading);

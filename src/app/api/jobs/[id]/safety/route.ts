@@ -1,5 +1,5 @@
 import { newSafetySchema } from '@/contracts/job';
 import { idRoute } from '@/server/http';
-import { answerSafety } from '@/server/jobs';
+import { answerSafety } from '@/server/build';
 
 export const POST = idRoute(newSafetySchema, answerSafety);

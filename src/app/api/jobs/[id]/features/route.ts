@@ -1,0 +1,5 @@
+import { newFeatureSchema } from '@/contracts/job';
+import { addFeature } from '@/server/ask';
+import { idRoute } from '@/server/http';
+
+export const POST = idRoute(newFeatureSchema, addFeature);

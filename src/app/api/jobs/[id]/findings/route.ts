@@ -1,0 +1,5 @@
+import { newFindingSchema } from '@/contracts/job';
+import { idRoute } from '@/server/http';
+import { addFinding } from '@/server/inspect';
+
+export const POST = idRoute(newFindingSchema, addFinding);

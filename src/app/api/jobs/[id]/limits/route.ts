@@ -1,0 +1,5 @@
+import { newShopLimitSchema } from '@/contracts/job';
+import { idRoute } from '@/server/http';
+import { setShopLimit } from '@/server/inspect';
+
+export const POST = idRoute(newShopLimitSchema, setShopLimit);

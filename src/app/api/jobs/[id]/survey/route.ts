@@ -1,0 +1,5 @@
+import { newSurveySchema } from '@/contracts/job';
+import { answerSurvey } from '@/server/measure';
+import { idRoute } from '@/server/http';
+
+export const POST = idRoute(newSurveySchema, answerSurvey);

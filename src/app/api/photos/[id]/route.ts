@@ -1,0 +1,4 @@
+import { imageRoute } from '@/server/http';
+import { photo } from '@/server/inspect';
+
+export const GET = imageRoute(photo);

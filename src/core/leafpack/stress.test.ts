@@ -1,0 +1,121 @@
+import fc from 'fast-check';
+import { SPRING_STEEL_E } from '../material/steel';
+import { nestedCurvatures, type Leaf, type Pack } from './pack';
+import { PackSolver, rollerForces } from './solve';
+import { ENDLESS, lifeBand, packLife, stressBudget } from './stress';
+
+const packOf = (leaves: readonly Leaf[], clips?: Pack['clips']): Pack => ({
+  leaves,
+  clamp: { kind: 'bolt' },
+  youngs: SPRING_STEEL_E,
+  eyeOffset: { front: 0, rear: 0 },
+  friction: 0,
+  ...(clips && { clips }),
+});
+const curvatures = nestedCurvatures(1 / 1900, [8, 8, 8]);
+const leaves = curvatures.map((curvature, i): Leaf => ({
+  front: 600 - 150 * i,
+  rear: 600 - 150 * i,
+  width: 70,
+  thickness: 8,
+  curvature,
+}));
+
+test('the budget finds the place of the peak and its share of both limits', () => {
+  const [budget] = stressBudget([{ s: [-10, 0, 10], stress: [300, -500, 400] }]);
+  expect(budget).toMatchObject({ peak: -500, at: 0 });
+  expect(budget!.ofStatic).toBeCloseTo(500 / 600, 9);
+  expect(budget!.ofBump).toBeCloseTo(0.5, 9);
+});
+
+test('a loaded pack is bent to tension on top, and the stress falls to nothing at every free end', () => {
+  const solver = new PackSolver(packOf(leaves));
+  const shape = solver.onRollers(2500);
+  const lines = solver.stressLines(rollerForces(2500, shape), shape);
+  expect(lines).toHaveLength(3);
+  for (const { stress } of lines) {
+    expect(Math.abs(stress[0]!)).toBeLessThan(0.5);
+    expect(Math.abs(stress.at(-1)!)).toBeLessThan(0.5);
+  }
+  for (const { peak } of stressBudget(lines)) expect(peak).toBeGreaterThan(100);
+});
+
+test('property: more swing never lasts longer, and the better surface never cracks first', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0, max: 700, noNaN: true }),
+      fc.double({ min: 0, max: 500, noNaN: true }),
+      fc.double({ min: 1, max: 200, noNaN: true }),
+      (mean, swing, more) => {
+        const band = lifeBand(mean - swing, mean + swing);
+        const harder = lifeBand(mean - swing - more, mean + swing + more);
+        expect(band.least).toBeLessThanOrEqual(band.most);
+        expect(band.most).toBeLessThanOrEqual(ENDLESS);
+        expect(harder.least).toBeLessThanOrEqual(band.least);
+        expect(harder.most).toBeLessThanOrEqual(band.most);
+      },
+    ),
+  );
+});
+
+test('a clip carries the lower leaves when the axle hangs: without it the main leaf hangs alone and several times lower', () => {
+  const hanging = -400;
+  const alone = new PackSolver(packOf(leaves));
+  const clips = (['front', 'rear'] as const).map((end) => ({ end, at: 420, holds: 1, slack: 2 }));
+  const clipped = new PackSolver(packOf(leaves, clips));
+  const droop = (solver: PackSolver) => solver.onRollers(hanging).arch - solver.onRollers(0).arch;
+  expect(droop(alone) / droop(clipped)).toBeGreaterThan(1.5);
+  const shape = clipped.onRollers(hanging);
+  expect(clipped.contacts('rear', shape).filter((c) => c.clip)).toHaveLength(1);
+  // With the weight on, clips hang loose: the pack is the same.
+  expect(clipped.onRollers(2500).arch).toBeCloseTo(alone.onRollers(2500).arch, 4);
+});
+
+test('a parabolic leaf bends like its textbook: δ = 2 P L³/(3 E I₀) for thickness falling to nothing, even stress', () => {
+  // Cantilever of uniform strength, t = t₀√(1 − u/L): twice the tip deflection of an even one (Timoshenko, Strength of Materials).
+  const L = 600;
+  const taper = new PackSolver(
+    packOf([{ front: L, rear: L, width: 70, thickness: 12, curvature: 0, tipThickness: 1 }]),
+  );
+  const P = 20;
+  const shape = taper.onRollers(2 * P);
+  const inertia = (70 * 12 ** 3) / 12;
+  expect(-shape.arch / ((2 * P * L ** 3) / (3 * SPRING_STEEL_E * inertia))).toBeCloseTo(1, 1);
+  const [line] = taper.stressLines(rollerForces(2 * P, shape), shape);
+  const inner = line!.stress.filter((_, k) => line!.s[k]! > 60 && line!.s[k]! < 480);
+  expect(Math.max(...inner) / Math.min(...inner)).toBeLessThan(1.03);
+});
+
+test('a liner, a tip pad and a spacer move the leaves apart as thick as they are; a broken leaf ends where it broke', () => {
+  const free = (over: Partial<Leaf>) => {
+    const solver = new PackSolver(packOf([leaves[0]!, { ...leaves[1]!, ...over }]));
+    const shape = solver.onRollers(0);
+    return { arch: shape.arch, contacts: solver.contacts('rear', shape) };
+  };
+  const plain = free({});
+  // A pad at the tips props the main leaf up, so the eyes rise.
+  expect(free({ tipPad: 3 }).arch - plain.arch).toBeGreaterThan(0.5);
+  // A spacer at the seat keeps the lower leaf away altogether.
+  expect(free({ spacer: 6 }).contacts).toHaveLength(0);
+  // A full liner does both: nothing but the depth changes.
+  expect(free({ liner: 2 }).arch).toBeCloseTo(plain.arch, 1);
+  const broken = new PackSolver(packOf([leaves[0]!, { ...leaves[1]!, broken: { end: 'rear', at: 200 } }]));
+  const shape = broken.onRollers(1500);
+  expect(Math.max(...broken.contacts('rear', shape).map((c) => c.s))).toBeCloseTo(200, 6);
+  expect(Math.max(...broken.contacts('front', shape).map((c) => c.s))).toBeCloseTo(450, 6);
+  expect(() => new PackSolver(packOf([{ ...leaves[0]!, broken: { end: 'rear', at: 200 } }]))).toThrow(
+    /broken main leaf/,
+  );
+});
+
+test('a pack lives as long as its worst leaf, and longer with a smaller swing', () => {
+  const solver = new PackSolver(packOf(leaves));
+  const lines = (load: number) => {
+    const shape = solver.onRollers(load);
+    return solver.stressLines(rollerForces(load, shape), shape);
+  };
+  const hard = packLife(lines(1000), lines(5000));
+  const soft = packLife(lines(2500), lines(3500));
+  expect(hard.least).toBeLessThan(soft.least);
+  expect(Math.abs(stressBudget(lines(5000))[hard.leaf]!.peak)).toBeGreaterThan(500);
+});

@@ -1,0 +1,18 @@
+/** Kinds of suspension an axle may have. Only leaf springs along the frame are measured and predicted so far. */
+export const SUSPENSIONS = {
+  longitudinalLeaf: 'leaf springs along the frame',
+  tandemEqualizer: 'tandem leaf springs with an equalizer',
+  tandemSlipper: 'tandem leaf springs on slippers',
+  transverseLeaf: 'one leaf spring across',
+  coilBeam: 'coils on a beam axle',
+  coilOver: 'coil-over struts',
+  twinBeam: 'twin beams with pivots',
+  torsionBeam: 'trailing torsion beam',
+  rubberShear: 'rubber shear springs',
+  other: 'another kind',
+} as const;
+export type Suspension = keyof typeof SUSPENSIONS;
+export const SUSPENSION_IDS = Object.keys(SUSPENSIONS) as [Suspension, ...Suspension[]];
+
+export const AXLE_POSITIONS = ['front', 'rear', 'secondRear'] as const;
+export type AxlePosition = (typeof AXLE_POSITIONS)[number];

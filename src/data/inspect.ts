@@ -1,0 +1,202 @@
+import { z } from 'zod';
+import {
+  failureSchema,
+  featureSchema,
+  findingSchema,
+  kitItemSchema,
+  photoSchema,
+  pressRunSchema,
+  shopLimitSchema,
+  sideFindingSchema,
+  type NewFinding,
+  type NewKitItem,
+  type NewShopLimit,
+  type PressRun,
+} from '@/contracts/job';
+import { type Tx } from './client';
+
+/** The last finding of every rule and side of a job. */
+export const jobFindings = (tx: Tx, jobId: string) =>
+  tx.rows(
+    findingSchema,
+    `SELECT DISTINCT ON (f.rule, f.side) f.id, f.rule, f.side, f.choice, f.verdict, f.note, f.leaf_id AS "leafId",
+            f.place_mm AS place, f.place_typed AS "placeTyped", f.found_at AS "foundAt", p.name AS person,
+            coalesce((SELECT json_agg(json_build_object('measure', v.measure, 'value', v.value, 'typed', v.typed))
+                        FROM finding_value v WHERE v.shop_id = f.shop_id AND v.finding_id = f.id), '[]') AS values
+       FROM finding f JOIN person p ON p.shop_id = f.shop_id AND p.id = f.person_id
+      WHERE f.job_id = $1 ORDER BY f.rule, f.side, f.found_at DESC`,
+    [jobId],
+  );
+
+export async function insertFinding(tx: Tx, jobId: string, f: NewFinding & { verdict: string }): Promise<void> {
+  const made = await tx.run(
+    `INSERT INTO finding (shop_id, id, job_id, rule, side, choice, verdict, note, leaf_id, place_mm, place_typed, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) ON CONFLICT (shop_id, id) DO NOTHING`,
+    [tx.shop, f.id, jobId, f.rule, f.side, f.choice, f.verdict, f.note, f.leafId, f.place, f.placeTyped, tx.person],
+  );
+  // A retry of the same finding has its values already.
+  if (made === 0) return;
+  for (const v of f.values)
+    await tx.run('INSERT INTO finding_value (shop_id, finding_id, measure, value, typed) VALUES ($1, $2, $3, $4, $5)', [
+      tx.shop,
+      f.id,
+      v.measure,
+      v.value,
+      v.typed,
+    ]);
+}
+
+export const jobPhotos = (tx: Tx, jobId: string) =>
+  tx.rows(
+    photoSchema,
+    `SELECT f.id, f.subject, f.caption, f.width, f.height, f.sha256, f.taken_at AS "takenAt", p.name AS person
+       FROM photo f JOIN person p ON p.shop_id = f.shop_id AND p.id = f.person_id WHERE f.job_id = $1 ORDER BY f.taken_at`,
+    [jobId],
+  );
+
+export const photoBytes = (tx: Tx, id: string) =>
+  tx.rows(
+    z.object({ jpeg: z.instanceof(Buffer), sha256: z.string() }),
+    'SELECT jpeg, sha256 FROM photo WHERE id = $1',
+    [id],
+  );
+
+export const insertPhoto = (
+  tx: Tx,
+  jobId: string,
+  f: { id: string; subject: string; caption: string; width: number; height: number; sha256: string; jpeg: Buffer },
+) =>
+  tx.run(
+    `INSERT INTO photo (shop_id, id, job_id, subject, caption, width, height, sha256, jpeg, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) ON CONFLICT (shop_id, id) DO NOTHING`,
+    [tx.shop, f.id, jobId, f.subject, f.caption, f.width, f.height, f.sha256, f.jpeg, tx.person],
+  );
+
+export const vehicleSideFindings = (tx: Tx, vehicleId: string) =>
+  tx.rows(
+    sideFindingSchema,
+    `SELECT s.id, s.what, s.urgency, s.found_at AS "foundAt", s.done_at AS "doneAt", s.evidence, p.name AS person
+       FROM side_finding s JOIN person p ON p.shop_id = s.shop_id AND p.id = s.person_id
+      WHERE s.vehicle_id = $1 ORDER BY s.done_at NULLS FIRST, s.found_at`,
+    [vehicleId],
+  );
+
+export const insertSideFinding = (
+  tx: Tx,
+  f: { id: string; vehicleId: string; jobId: string; what: string; urgency: string },
+) =>
+  tx.run(
+    `INSERT INTO side_finding (shop_id, id, vehicle_id, job_id, what, urgency, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7) ON CONFLICT (shop_id, id) DO NOTHING`,
+    [tx.shop, f.id, f.vehicleId, f.jobId, f.what, f.urgency, tx.person],
+  );
+
+/** Closes a finding with what was done; one already closed stays as it is. */
+export const closeSideFinding = (tx: Tx, id: string, evidence: string) =>
+  tx.run('UPDATE side_finding SET done_at = now(), done_by = $2, evidence = $3 WHERE id = $1 AND done_at IS NULL', [
+    id,
+    tx.person,
+    evidence,
+  ]);
+
+export const vehicleFailures = (tx: Tx, vehicleId: string) =>
+  tx.rows(
+    failureSchema,
+    `SELECT f.id, f.place, f.km, f.km_typed AS "kmTyped", f.cause, f.written_at AS "writtenAt", p.name AS person
+       FROM failure f JOIN person p ON p.shop_id = f.shop_id AND p.id = f.person_id
+      WHERE f.vehicle_id = $1 ORDER BY f.km`,
+    [vehicleId],
+  );
+
+export const insertFailure = (
+  tx: Tx,
+  f: { id: string; vehicleId: string; place: string; km: number; kmTyped: string; cause: string },
+) =>
+  tx.run(
+    `INSERT INTO failure (shop_id, id, vehicle_id, place, km, km_typed, cause, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8) ON CONFLICT (shop_id, id) DO NOTHING`,
+    [tx.shop, f.id, f.vehicleId, f.place, f.km, f.kmTyped, f.cause, tx.person],
+  );
+
+export const jobKit = (tx: Tx, jobId: string) =>
+  tx.rows(
+    kitItemSchema,
+    `SELECT k.id, k.what, k.wanted, k.state, p.name AS person
+       FROM kit_item k JOIN person p ON p.shop_id = k.shop_id AND p.id = k.person_id WHERE k.job_id = $1 ORDER BY k.what, k.id`,
+    [jobId],
+  );
+
+/** Adds an item, or sets the state of one that is there. */
+export const putKitItem = (tx: Tx, jobId: string, k: NewKitItem) =>
+  tx.run(
+    `INSERT INTO kit_item (shop_id, id, job_id, what, wanted, state, person_id) VALUES ($1, $2, $3, $4, $5, $6, $7)
+     ON CONFLICT (shop_id, id) DO UPDATE SET state = excluded.state, person_id = excluded.person_id, updated_at = clock_timestamp()
+       WHERE kit_item.job_id = excluded.job_id`,
+    [tx.shop, k.id, jobId, k.what, k.wanted, k.state, tx.person],
+  );
+
+export const vehicleFeatures = (tx: Tx, vehicleId: string) =>
+  tx.rows(
+    featureSchema,
+    `SELECT f.id, f.feature, f.found, f.means, p.name AS person
+       FROM vehicle_feature f JOIN person p ON p.shop_id = f.shop_id AND p.id = f.person_id
+      WHERE f.vehicle_id = $1 ORDER BY f.seen_at`,
+    [vehicleId],
+  );
+
+export const insertFeature = (
+  tx: Tx,
+  f: { id: string; vehicleId: string; feature: string; found: string; means: string },
+) =>
+  tx.run(
+    `INSERT INTO vehicle_feature (shop_id, id, vehicle_id, feature, found, means, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7) ON CONFLICT (shop_id, id) DO NOTHING`,
+    [tx.shop, f.id, f.vehicleId, f.feature, f.found, f.means, tx.person],
+  );
+
+/** The last press run of each side. */
+export const jobPressRuns = (tx: Tx, jobId: string) =>
+  tx.rows(
+    pressRunSchema,
+    `SELECT DISTINCT ON (r.side) r.id, r.side, r.source, r.taken_at AS "takenAt", p.name AS person,
+            coalesce((SELECT json_agg(json_build_object('force', t.force_n, 'archTop', t.arch_top_mm, 'branch', t.branch) ORDER BY t.ordinal)
+                        FROM press_point t WHERE t.shop_id = r.shop_id AND t.run_id = r.id), '[]') AS points
+       FROM press_run r JOIN person p ON p.shop_id = r.shop_id AND p.id = r.person_id
+      WHERE r.job_id = $1 ORDER BY r.side, r.taken_at DESC`,
+    [jobId],
+  );
+
+export async function insertPressRun(
+  tx: Tx,
+  jobId: string,
+  run: Pick<PressRun, 'id' | 'side' | 'source' | 'points'>,
+): Promise<void> {
+  const made = await tx.run(
+    `INSERT INTO press_run (shop_id, id, job_id, side, source, person_id) VALUES ($1, $2, $3, $4, $5, $6)
+     ON CONFLICT (shop_id, id) DO NOTHING`,
+    [tx.shop, run.id, jobId, run.side, run.source, tx.person],
+  );
+  if (made === 0) return;
+  for (const [k, point] of run.points.entries())
+    await tx.run(
+      'INSERT INTO press_point (shop_id, run_id, ordinal, force_n, arch_top_mm, branch) VALUES ($1, $2, $3, $4, $5, $6)',
+      [tx.shop, run.id, k, point.force, point.archTop, point.branch],
+    );
+}
+
+/** The shop's own limits: the last one set for every rule, verdict and measure. */
+export const shopLimits = (tx: Tx) =>
+  tx.rows(
+    shopLimitSchema,
+    `SELECT DISTINCT ON (l.rule, l.verdict, l.measure) l.id, l.rule, l.verdict, l.measure, l.value, l.typed, l.reason,
+            l.set_at AS "setAt", p.name AS person
+       FROM shop_limit l JOIN person p ON p.shop_id = l.shop_id AND p.id = l.person_id
+      ORDER BY l.rule, l.verdict, l.measure, l.set_at DESC`,
+  );
+
+export const insertShopLimit = (tx: Tx, l: NewShopLimit) =>
+  tx.run(
+    `INSERT INTO shop_limit (shop_id, id, rule, verdict, measure, value, typed, reason, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT (shop_id, id) DO NOTHING`,
+    [tx.shop, l.id, l.rule, l.verdict, l.measure, l.value, l.typed, l.reason, tx.person],
+  );

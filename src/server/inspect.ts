@@ -1,0 +1,86 @@
+// Inspect: findings, failures, what was found by the way, the shop's own limits.
+import {
+  type JobView,
+  type NewFinding,
+  type NewShopLimit,
+  type closeSideFindingSchema,
+  type newFailureSchema,
+  type newSideFindingSchema,
+} from '@/contracts/job';
+import { notFound, ProblemError } from '@/contracts/problem';
+import { judge, ruleOf, shopRule } from '@/core/inspection/rules';
+import { parseMeasured } from '@/core/units/parse';
+import { type Tx } from '@/data/client';
+import * as inspect from '@/data/inspect';
+import { type z } from 'zod';
+import { loadJob } from './jobs';
+
+const bad = (message: string, field: string) => new ProblemError(400, { code: 'bad-input', message, field });
+
+/** Stores a finding. The verdict is the rule's, by this shop's limits; a person never types it. */
+export async function addFinding(tx: Tx, jobId: string, given: NewFinding): Promise<JobView> {
+  const rule = shopRule(given.rule, await inspect.shopLimits(tx));
+  if (rule.once !== (given.side === null))
+    throw bad(rule.once ? 'This is looked at once for the axle.' : 'Say on which side.', 'side');
+  if (given.choice !== null && !rule.choices.some((c) => c.id === given.choice))
+    throw bad('This rule has no such finding.', 'choice');
+  for (const { measure, value, typed } of given.values) {
+    const known = rule.measures.find((m) => m.id === measure);
+    if (!known) throw bad('This rule has no such measure.', measure);
+    const parsed = parseMeasured(typed, known.rule);
+    const read = parsed.kind === 'ok' ? [parsed] : parsed.kind === 'ask' ? parsed.options : [];
+    if (!read.some((r) => Math.abs(r.value - value) <= 1e-6 * Math.max(1, Math.abs(value))))
+      throw bad('The text and its value do not agree.', measure);
+  }
+  const view = await loadJob(tx, jobId);
+  if (given.leafId !== null && !view.leaves.some((leaf) => leaf.id === given.leafId))
+    throw bad('This pack has no such leaf.', 'leafId');
+  const values = Object.fromEntries(given.values.map((v) => [v.measure, v.value]));
+  const verdict = judge(rule, { choice: given.choice, values });
+  if (verdict === null) throw bad('Say what was seen, or measure it in full.', rule.measures[0]?.id ?? 'choice');
+  await inspect.insertFinding(tx, jobId, { ...given, verdict });
+  return loadJob(tx, jobId);
+}
+
+/** Writes down what was found by the way; it belongs to the vehicle and stays when the job is closed. */
+export async function addSideFinding(
+  tx: Tx,
+  jobId: string,
+  given: z.output<typeof newSideFindingSchema>,
+): Promise<JobView> {
+  const { vehicle } = await loadJob(tx, jobId);
+  await inspect.insertSideFinding(tx, { ...given, jobId, vehicleId: vehicle.id });
+  return loadJob(tx, jobId);
+}
+
+/** Closes it with evidence; it is never deleted. */
+export async function finishSideFinding(
+  tx: Tx,
+  id: string,
+  { evidence }: z.output<typeof closeSideFindingSchema>,
+): Promise<{ done: true }> {
+  await inspect.closeSideFinding(tx, id, evidence);
+  return { done: true };
+}
+
+export async function addFailure(tx: Tx, jobId: string, given: z.output<typeof newFailureSchema>): Promise<JobView> {
+  const { vehicle } = await loadJob(tx, jobId);
+  await inspect.insertFailure(tx, { ...given, vehicleId: vehicle.id });
+  return loadJob(tx, jobId);
+}
+
+/** Sets a limit of this shop in place of a rule's own, with the reason. Findings made before keep their verdict. */
+export async function setShopLimit(tx: Tx, jobId: string, given: NewShopLimit): Promise<JobView> {
+  const limit = ruleOf(given.rule).limits.find((l) => l.verdict === given.verdict);
+  if (!limit || !(given.measure in limit.when)) throw bad('This rule has no such limit.', 'measure');
+  if (!(given.value > 0 && given.value <= 1000)) throw bad('That cannot be a limit here.', 'typed');
+  await inspect.insertShopLimit(tx, given);
+  return loadJob(tx, jobId);
+}
+
+/** A stored picture. @throws ProblemError not-found */
+export async function photo(tx: Tx, id: string): Promise<{ jpeg: Buffer; sha256: string }> {
+  const [found] = await inspect.photoBytes(tx, id);
+  if (!found) throw notFound('This picture');
+  return found;
+}

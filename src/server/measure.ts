@@ -1,0 +1,150 @@
+// Measure: readings, the day they were taken on, what is seen of the pack.
+import { randomUUID } from 'node:crypto';
+import {
+  readingKey,
+  type JobView,
+  type NewDay,
+  type NewReading,
+  type NewSurvey,
+  type PackEdit,
+  type ReadingRow,
+} from '@/contracts/job';
+import { type newPressRunSchema, type pressFileSchema } from '@/contracts/job';
+import { readPressFile } from '@/contracts/pressFile';
+import { conflict, ProblemError } from '@/contracts/problem';
+import { pointOf } from '@/core/measure/points';
+import { parseMeasured } from '@/core/units/parse';
+import { UNITS } from '@/core/units/units';
+import { brokenRule, type Tx } from '@/data/client';
+import { insertPressRun } from '@/data/inspect';
+import * as jobs from '@/data/job';
+import { allReadings, currentReadings, insertDay, insertReading, jobDays, readingById } from '@/data/reading';
+import { type z } from 'zod';
+import { loadJob } from './jobs';
+
+/** Every reading of a job, corrected ones too, newest first. */
+export const readingHistory = (tx: Tx, jobId: string): Promise<ReadingRow[]> => allReadings(tx, jobId);
+
+/** Begins a measuring day: fuel, tyre pressure, weight on the wheels or not. Earlier readings keep theirs. */
+export async function beginDay(tx: Tx, jobId: string, day: NewDay): Promise<JobView> {
+  if (day.fuelAsBefore && (day.phase !== 'after' || day.fuel !== null))
+    throw new ProblemError(400, {
+      code: 'bad-input',
+      message: '“As before” is said of the day after the work, and instead of a fill.',
+      field: 'fuelAsBefore',
+    });
+  await insertDay(tx, jobId, day);
+  return loadJob(tx, jobId);
+}
+
+/** A loaded point means nothing with the wheels in the air; a day belongs to the job and the phase of its readings. */
+async function checkDay(tx: Tx, jobId: string, reading: NewReading): Promise<void> {
+  if (reading.dayId === null) return;
+  const day = (await jobDays(tx, jobId)).find((d) => d.id === reading.dayId);
+  if (day?.phase !== reading.phase)
+    throw new ProblemError(400, {
+      code: 'bad-input',
+      message: 'The measuring day of this reading is not known.',
+      field: 'dayId',
+    });
+  if (day.stance === 'air' && pointOf(reading.point).loaded)
+    throw new ProblemError(422, {
+      code: 'in-the-air',
+      message: 'The wheels are in the air: this is read with the weight on them. Change the day above, or lower it.',
+      field: 'typed',
+    });
+}
+
+/** Appends a reading after reading its text again; two people on one field get a conflict, never a silent overwrite. */
+export async function addReading(tx: Tx, jobId: string, reading: NewReading): Promise<JobView> {
+  const point = pointOf(reading.point);
+  checkSubject(reading);
+  await checkDay(tx, jobId, reading);
+  const { rule } = point;
+  const parsed = parseMeasured(reading.typed, rule);
+  const agreed = (value: number) => Math.abs(value - reading.value) <= 1e-6 * Math.max(1, Math.abs(reading.value));
+  const accepted =
+    (parsed.kind === 'ok' && agreed(parsed.value)) ||
+    (parsed.kind === 'ask' && parsed.options.some((o) => agreed(o.value)));
+  if (!accepted || UNITS[reading.unit].dimension !== rule.dimension) {
+    const reason = parsed.kind === 'refused' ? parsed.reason : 'The text and its value do not agree.';
+    throw new ProblemError(400, { code: 'bad-input', message: reason, field: 'typed' });
+  }
+  if (reading.supersedes) {
+    const [old] = await readingById(tx, jobId, reading.supersedes);
+    if (!old || readingKey(old) !== readingKey(reading))
+      throw new ProblemError(400, {
+        code: 'bad-input',
+        message: 'A reading replaces only one of its own field.',
+        field: 'supersedes',
+      });
+  }
+  try {
+    await tx.run('SAVEPOINT reading');
+    await insertReading(tx, jobId, reading);
+  } catch (error) {
+    const rule = brokenRule(error);
+    if (rule !== 'reading_first_once' && rule !== 'reading_superseded_once') throw error;
+    await tx.run('ROLLBACK TO SAVEPOINT reading');
+    const now = (await currentReadings(tx, jobId)).find((r) => readingKey(r) === readingKey(reading));
+    if (!now) throw error;
+    throw conflict('typed', { theirs: now.typed, by: now.person, at: now.takenAt, version: now.id });
+  }
+  return loadJob(tx, jobId);
+}
+
+function checkSubject(reading: NewReading): void {
+  const point = pointOf(reading.point);
+  const bad = (message: string) => new ProblemError(400, { code: 'bad-input', message, field: 'point' });
+  if (point.sided !== (reading.side !== null))
+    throw bad('This point is read ' + (point.sided ? 'on one side.' : 'once for the axle.'));
+  if (point.perLeaf !== (reading.leafId !== null))
+    throw bad(point.perLeaf ? 'Say which leaf.' : 'This point has no leaf.');
+  if (point.loaded !== (reading.stateId !== null))
+    throw bad(point.loaded ? 'Say in which load state.' : 'This point has no load state.');
+}
+
+export async function editPack(tx: Tx, jobId: string, edit: PackEdit): Promise<JobView> {
+  if ((await jobs.updatePack(tx, jobId, edit)) === 0) {
+    const { pack } = await loadJob(tx, jobId);
+    throw conflict('pack', {
+      theirs: `${pack.eyeForm ?? 'eyes not said'}, seat ${pack.seatShape}`,
+      by: pack.updatedBy,
+      at: pack.updatedAt,
+      version: pack.version,
+    });
+  }
+  const { pack } = await loadJob(tx, jobId);
+  for (let k = 1; k <= edit.leafCount; k++) await jobs.putLeaf(tx, randomUUID(), pack.id, k);
+  await jobs.removeLeavesAbove(tx, pack.id, edit.leafCount);
+  return loadJob(tx, jobId);
+}
+
+/** Answers one item of the survey under the vehicle; the last answer counts. */
+export async function answerSurvey(tx: Tx, jobId: string, given: NewSurvey): Promise<JobView> {
+  await jobs.insertSurvey(tx, jobId, given);
+  return loadJob(tx, jobId);
+}
+
+/** A run taken from the press, as accepted on the page. */
+export async function addPressRun(tx: Tx, jobId: string, run: z.output<typeof newPressRunSchema>): Promise<JobView> {
+  await insertPressRun(tx, jobId, { ...run, source: 'press' });
+  return loadJob(tx, jobId);
+}
+
+/** A run from a file: all of it or, with every bad line named, nothing. */
+export async function importPressRun(tx: Tx, jobId: string, file: z.output<typeof pressFileSchema>): Promise<JobView> {
+  const read = readPressFile(file.text);
+  if ('problems' in read)
+    throw new ProblemError(422, {
+      code: 'bad-file',
+      message: `Nothing was taken in: ${read.problems
+        .slice(0, 5)
+        .map((p) => `line ${p.line}: ${p.reason}`)
+        .join(' ')}`,
+      field: 'file',
+      detail: read.problems,
+    });
+  await insertPressRun(tx, jobId, { id: file.id, side: file.side, source: 'csv', points: read.points });
+  return loadJob(tx, jobId);
+}

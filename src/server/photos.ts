@@ -1,0 +1,52 @@
+// Pictures: read, turned upright, made small, stored with their hash.
+import { createHash } from 'node:crypto';
+import sharp from 'sharp';
+import { type JobView } from '@/contracts/job';
+import { ProblemError } from '@/contracts/problem';
+import { insertPhoto } from '@/data/inspect';
+import { type InTx } from './http';
+import { loadJob } from './jobs';
+
+/** Longest side of a stored picture, px. */
+const LONGEST = 1600;
+/** Largest file taken in, bytes. */
+export const LARGEST = 15_000_000;
+/** Pixels a file may unpack to; more is a mistake or an attack. */
+const MOST_PIXELS = 80_000_000;
+
+const refused = (status: number, code: string, message: string) =>
+  new ProblemError(status, { code, message, field: 'file' });
+
+/** A camera's file as a plain JPEG: upright, at most 1600 px, without the place and device the camera wrote into it. */
+export async function developed(
+  file: Buffer,
+): Promise<{ jpeg: Buffer; width: number; height: number; sha256: string }> {
+  if (file.length === 0) throw refused(400, 'empty-file', 'The file is empty.');
+  if (file.length > LARGEST) throw refused(413, 'too-large', 'The picture is larger than 15 MB. Send a smaller one.');
+  try {
+    const { data, info } = await sharp(file, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
+      .rotate()
+      .resize({ width: LONGEST, height: LONGEST, fit: 'inside', withoutEnlargement: true })
+      .flatten({ background: '#ffffff' })
+      .jpeg({ quality: 80 })
+      .toBuffer({ resolveWithObject: true });
+    const sha256 = createHash('sha256').update(data).digest('hex');
+    return { jpeg: data, width: info.width, height: info.height, sha256 };
+  } catch {
+    throw refused(415, 'no-picture', 'This file cannot be read as a picture. JPEG, PNG, WebP and TIFF are taken.');
+  }
+}
+
+/** Stores a picture of a job; the slow part runs outside the transaction. A retry with the same id stores nothing twice. */
+export async function addPhoto(
+  inTx: InTx,
+  jobId: string,
+  given: { id: string; subject: string; caption: string; file: Buffer },
+): Promise<JobView> {
+  const picture = await developed(given.file);
+  return inTx(async (tx) => {
+    await loadJob(tx, jobId);
+    await insertPhoto(tx, jobId, { id: given.id, subject: given.subject, caption: given.caption, ...picture });
+    return loadJob(tx, jobId);
+  });
+}

@@ -1,0 +1,114 @@
+// Prove: after heights against what was foretold.
+import { randomUUID } from 'node:crypto';
+import { type DayRow, type JobView, type NewReading, type ReadingRow } from '@/contracts/job';
+import { ProblemError } from '@/contracts/problem';
+import { compareHeights, type Comparison, type TakenHeight } from '@/core/height/compare';
+import { RETORQUE } from '@/core/fastener/joints';
+import { summarise } from '@/core/height/ledger';
+import { type Tx } from '@/data/client';
+import * as jobs from '@/data/job';
+import * as plans from '@/data/plan';
+import { readingById } from '@/data/reading';
+import { loadJob } from './jobs';
+import { addReading } from './measure';
+
+/**
+ * Stores an after height and sets it against the prediction of the build. Only like with like: the load state must be one the
+ * prediction was made for, the vehicle rolled, and the prediction made with a before height.
+ */
+export async function prove(
+  tx: Tx,
+  jobId: string,
+  reading: NewReading,
+  newId: () => string = randomUUID,
+): Promise<JobView> {
+  const view = await loadJob(tx, jobId);
+  const { side, stateId } = reading;
+  if (reading.point !== 'hubToLip' || reading.phase !== 'after' || !side || !stateId)
+    throw new ProblemError(400, {
+      code: 'bad-input',
+      message: 'An after height names its side and load state.',
+      field: 'point',
+    });
+  if (reading.rolled !== true)
+    throw new ProblemError(422, {
+      code: 'not-rolled',
+      message: 'Roll the vehicle first: friction holds an unrolled spring up or down by millimetres.',
+      field: 'rolled',
+    });
+  const foretold = view.build ? view.predictions.find((p) => p.id === view.build?.predictionId) : view.predictions[0];
+  const ledger = foretold?.ledgers.find((l) => l.side === side && l.stateId === stateId);
+  const { after, half } = summarise(ledger?.lines ?? []);
+  if (!foretold || after === null)
+    throw new ProblemError(422, {
+      code: 'not-alike',
+      message: 'There is no stored prediction of this height in this load state to compare with.',
+      field: 'stateId',
+    });
+  const alike = await againstBefore(tx, view, reading, foretold.id);
+  if (alike.kind === 'refused')
+    throw new ProblemError(422, {
+      code: 'not-alike',
+      message: `These two heights cannot be compared: ${alike.reasons.join('; ')}.`,
+      field: alike.reasons.some((r) => r.includes('tank')) ? 'fuel' : 'typed',
+      detail: alike.reasons,
+    });
+  await addReading(tx, jobId, reading);
+  const [stored] = await readingById(tx, jobId, reading.id);
+  const convertedBy = alike.kind === 'converted' ? alike.convertedBy : 0;
+  const measured = (stored?.value ?? reading.value) + convertedBy;
+  await plans.insertOutcome(tx, {
+    readingId: reading.id,
+    predictionId: foretold.id,
+    side,
+    stateId,
+    measured,
+    predicted: after,
+    half90: half,
+    inside: Math.abs(measured - after) <= half,
+    convertedBy,
+  });
+  for (const { what, afterKm, inDays } of RETORQUE) await jobs.insertDue(tx, newId(), jobId, what, afterKm, inDays);
+  return loadJob(tx, jobId);
+}
+
+/** What a height was read in, as far as it was written down. */
+function takenHeight(
+  reading: Pick<ReadingRow, 'point' | 'side' | 'stateId' | 'value' | 'rolled' | 'dayId'>,
+  days: readonly DayRow[],
+): TakenHeight {
+  const day = days.find((d) => d.id === reading.dayId);
+  return {
+    point: reading.point,
+    side: reading.side,
+    stateId: reading.stateId,
+    value: reading.value,
+    rolled: reading.rolled,
+    stance: day?.stance ?? null,
+    fuel: day?.fuel ?? null,
+    fuelAsBefore: day?.fuelAsBefore ?? false,
+    tyrePressure: day?.tyrePressure ?? null,
+  };
+}
+
+/** Whether an after height may be set against the prediction of its load state, and what another fill of the tank did. */
+async function againstBefore(tx: Tx, view: JobView, reading: NewReading, predictionId: string): Promise<Comparison> {
+  const { side, stateId } = reading;
+  const today = view.states[0]?.id ?? null;
+  const base = view.readings.find(
+    (r) => r.point === 'hubToLip' && r.phase === 'before' && r.side === side && r.stateId === today,
+  );
+  if (!base) return { kind: 'refused', reasons: ['there is no before height of this side'] };
+  const [record] = await plans.predictionRecord(tx, predictionId);
+  const state = side && record?.result.prediction.sides[side]?.states.find((s) => s.id === stateId);
+  const { tankMass, tankStation, wheelbase } = view.vehicle;
+  // The prediction was made for the load state the after height was read in, so the two belong together in that; and a before
+  // height that was not rolled is already in its band.
+  return compareHeights({ ...takenHeight(base, view.days), stateId, rolled: true }, takenHeight(reading, view.days), {
+    tankMass,
+    tankStation,
+    wheelbase,
+    position: view.axle.position,
+    rate: (state && (state.built ?? state.old)?.rate) ?? null,
+  });
+}

@@ -1,0 +1,32 @@
+'use client';
+import { Input } from 'antd';
+import { useId } from 'react';
+
+interface Props {
+  label: string;
+  /** Said to screen readers when several fields share a visible label. */
+  spoken?: string;
+  value: string;
+  most: number;
+  /** More than one line. */
+  rows?: number;
+  onChange: (text: string) => void;
+}
+
+/** Plain words. Measured values go into a `MeasuredInput`. */
+export function TextField({ label, spoken, value, most, rows = 1, onChange }: Props) {
+  const id = useId();
+  const common = {
+    id,
+    value,
+    maxLength: most,
+    ...(spoken && { 'aria-label': spoken }),
+    onChange: (event: { target: { value: string } }) => onChange(event.target.value),
+  };
+  return (
+    <div className={rows > 1 ? 'field wide' : 'field'}>
+      <label htmlFor={id}>{label}</label>
+      {rows > 1 ? <Input.TextArea rows={rows} {...common} /> : <Input {...common} />}
+    </div>
+  );
+}

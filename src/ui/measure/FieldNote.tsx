@@ -1,0 +1,66 @@
+'use client';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { readingKey, type JobView, type ReadingRow } from '@/contracts/job';
+import { pointOf } from '@/core/measure/points';
+import { PhotoStrip } from '../inspect/PhotoStrip';
+import { call } from '../job/api';
+import { type JobHandle } from '../job/useJob';
+import { fillName } from './DayBar';
+import { fieldKey, spokenField, type FieldAt } from './fields';
+
+/** How the field at work is read, and under what the reading that stands there was taken. */
+export function FieldNote({ job, at }: { job: JobHandle; at: FieldAt | null }) {
+  const { view } = job;
+  const [shown, setShown] = useState<string | null>(null);
+  if (!at) return <p className="howto muted">Touch a field or a dimension: the one inks the other.</p>;
+  const key = fieldKey(at);
+  const reading = view.readings.find((r) => readingKey(r) === key);
+  return (
+    <div className="howto">
+      <strong>{spokenField(view, at)}</strong> {pointOf(at.point).howTo}
+      {reading ? (
+        <div className="muted">
+          “{reading.typed}” {taken(view, reading)}{' '}
+          <button type="button" className="link" onClick={() => setShown(shown === key ? null : key)}>
+            {shown === key ? 'hide earlier readings' : 'earlier readings'}
+          </button>
+        </div>
+      ) : null}
+      {shown === key ? <Earlier view={view} at={key} /> : null}
+      <PhotoStrip job={job} subject={key} caption={spokenField(view, at)} />
+    </div>
+  );
+}
+
+/** Who took a reading, when, with what and under which conditions. */
+function taken(view: JobView, reading: ReadingRow): string {
+  const day = view.days.find((d) => d.id === reading.dayId);
+  const parts = [
+    `by ${reading.person}, ${reading.takenAt.slice(0, 10)}`,
+    reading.instrument,
+    reading.rolled === true ? 'rolled' : reading.rolled === false ? 'not rolled' : '',
+    typeof day?.fuel === 'number' ? `tank ${fillName(day.fuel)}` : '',
+    day?.tyrePressureTyped ? `tyres ${day.tyrePressureTyped}` : '',
+    day?.stance === 'air' ? 'wheels hanging' : '',
+  ];
+  return parts.filter(Boolean).join(', ');
+}
+
+function Earlier({ view, at }: { view: JobView; at: string }) {
+  const { data, isPending } = useQuery({
+    queryKey: ['history', view.job.id, view.readings.length, view.readings.at(-1)?.id],
+    queryFn: () => call<ReadingRow[]>(`/api/jobs/${view.job.id}/readings`, 'GET'),
+  });
+  if (isPending) return <p className="muted">Looking…</p>;
+  const rows = (data ?? []).filter((r) => readingKey(r) === at);
+  return (
+    <ol className="stored">
+      {rows.map((r) => (
+        <li key={r.id}>
+          <span className="figure">{r.typed}</span> <span className="muted">{taken(view, r)}</span>
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,83 @@
+'use client';
+import { type ReactNode } from 'react';
+import { readingKey } from '@/contracts/job';
+import { GROUPS, PLACES, pointOf, type GroupId } from '@/core/measure/points';
+import { type JobHandle } from '../job/useJob';
+import { DayBar } from './DayBar';
+import { FieldNote } from './FieldNote';
+import { FieldOfSheet, type FieldHooks } from './FieldOfSheet';
+import { allFields, fieldKey, spokenField, type FieldAt } from './fields';
+
+interface Props {
+  job: JobHandle;
+  hooks: FieldHooks;
+  focus: FieldAt | null;
+  onPick: (at: FieldAt) => void;
+  figure: ReactNode;
+  /** Minimal readings still to be taken. */
+  lacking: number;
+  /** What a group asks besides its fields; on a phone only what leads it. */
+  extras: (group: GroupId) => { lead?: ReactNode; children?: ReactNode };
+}
+
+/** The sheet on a phone: the figure pinned, one field under it, Enter goes on to the next. */
+export function OneField({ job, hooks, focus, onPick, figure, lacking, extras }: Props) {
+  const { view } = job;
+  const fields = allFields(view);
+  const here = focus ? fields.findIndex((at) => fieldKey(at) === fieldKey(focus)) : -1;
+  const index = Math.max(0, here);
+  const at = fields[index]!;
+  const group = GROUPS.find((g) => g.id === pointOf(at.point).group)!;
+  const isRead = (f: FieldAt) => view.readings.some((r) => readingKey(r) === fieldKey(f));
+  const go = (to: number) => {
+    const next = fields[Math.min(fields.length - 1, Math.max(0, to))]!;
+    onPick(next);
+  };
+  const firstOfGroup = fields.findIndex((f) => pointOf(f.point).group === group.id) === index;
+  const { lead, children } = extras(group.id);
+  return (
+    <div className="one-field">
+      <div className="one-figure">{figure}</div>
+      <section className="sheet" aria-label="One field">
+        <p className="muted">
+          {PLACES.find((p) => p.id === group.place)?.title}, {group.title}{' '}
+          <span className="figure">
+            {index + 1}/{fields.length}
+          </span>
+          , read {fields.filter(isRead).length}
+          {lacking > 0 ? `, ${lacking} to go for a spring` : ', enough for a spring'}
+        </p>
+        {index === 0 ? <DayBar job={job} phase="before" /> : null}
+        {firstOfGroup ? (lead ?? (group.id === 'leaves' || group.id === 'check' ? null : children)) : null}
+        <FieldOfSheet
+          key={fieldKey(at)}
+          job={job}
+          at={at}
+          label={spokenField(view, at)}
+          {...hooks}
+          onEntered={() => go(index + 1)}
+        />
+        <FieldNote job={job} at={at} />
+        <div className="acts">
+          <button type="button" className="act quiet" disabled={index === 0} onClick={() => go(index - 1)}>
+            Back
+          </button>
+          <button type="button" className="act" disabled={index === fields.length - 1} onClick={() => go(index + 1)}>
+            Next
+          </button>
+        </div>
+        <label className="jump">
+          Go to{' '}
+          <select value={index} onChange={(event) => go(Number(event.target.value))}>
+            {fields.map((f, i) => (
+              <option key={fieldKey(f)} value={i}>
+                {isRead(f) ? '✓ ' : ''}
+                {spokenField(view, f)}
+              </option>
+            ))}
+          </select>
+        </label>
+      </section>
+    </div>
+  );
+}

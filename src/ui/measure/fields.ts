@@ -1,0 +1,65 @@
+import { readingKey, type JobView } from '@/contracts/job';
+import { SIDES, type Side } from '@/core/height/axleInput';
+import { GROUPS, POINT_IDS, pointOf, type GroupId, type PointId } from '@/core/measure/points';
+
+/** One field of the measuring sheet. */
+export interface FieldAt {
+  point: PointId;
+  side: Side | null;
+  leafId: string | null;
+  stateId: string | null;
+}
+
+/** Name of a field: of its input, of its dimension on the figure, of its reading. */
+export const fieldKey = (at: FieldAt): string => readingKey({ ...at, phase: 'before' });
+
+export const sameField = (p: FieldAt | null, q: FieldAt | null): boolean =>
+  p !== null && q !== null && fieldKey(p) === fieldKey(q);
+
+/** Points read again with another load aboard. */
+export const AGAIN: readonly PointId[] = ['hubToLip', 'loadedArch', 'padLoad', 'axleLoad'];
+
+/** The fields of one group in the order they are walked. */
+export function groupFields(view: JobView, group: GroupId, stateId = view.states[0]?.id ?? null): FieldAt[] {
+  const points = POINT_IDS.filter((id) => pointOf(id).group === group);
+  const at = (point: PointId, side: Side | null = null, leafId: string | null = null): FieldAt => ({
+    point,
+    side,
+    leafId,
+    stateId: pointOf(point).loaded ? stateId : null,
+  });
+  // What the answer needs comes first; what only narrows or checks it after.
+  const once = [true, false].flatMap((minimal) =>
+    points.filter((id) => !pointOf(id).perLeaf && pointOf(id).minimal === minimal),
+  );
+  const leafed = points.filter((id) => pointOf(id).perLeaf);
+  return [
+    ...once.flatMap((point) => (pointOf(point).sided ? SIDES.map((side) => at(point, side)) : [at(point)])),
+    ...view.leaves.flatMap((leaf, i) =>
+      // The main leaf's tips are its eyes.
+      leafed.filter((point) => i > 0 || point === 'leafThickness').map((point) => at(point, null, leaf.id)),
+    ),
+  ];
+}
+
+/** Fields that read the spring again in another load state. */
+export const againFields = (stateId: string): FieldAt[] =>
+  AGAIN.flatMap((point) =>
+    (pointOf(point).sided ? SIDES : [null]).map((side) => ({ point, side, leafId: null, stateId })),
+  );
+
+/** Every field of the sheet in the order of walking round the vehicle; the other load states last. */
+export const allFields = (view: JobView): FieldAt[] => [
+  ...GROUPS.flatMap((g) => groupFields(view, g.id)),
+  ...view.states.slice(1).flatMap((s) => againFields(s.id)),
+];
+
+/** How a field is spoken: its label, side, leaf and, away from the state of the day, its load state. */
+export function spokenField(view: JobView, at: FieldAt): string {
+  const leaf = view.leaves.findIndex((l) => l.id === at.leafId);
+  const state = view.states.find((s) => s.id === at.stateId);
+  const other = state && state.ordinal > 0 ? state.name : undefined;
+  return [pointOf(at.point).label, leaf >= 0 ? `leaf ${leaf + 1}` : undefined, at.side, other]
+    .filter(Boolean)
+    .join(', ');
+}

@@ -1,0 +1,43 @@
+'use client';
+import { useMemo } from 'react';
+import { type JobView } from '@/contracts/job';
+import { sheetOf } from '@/contracts/sheet';
+import { assemble } from '@/core/measure/assemble';
+import { rankAssumptions, trialLeaf, type Assumption } from '@/core/measure/narrowing';
+import { usePrediction } from '../prediction/usePrediction';
+import { worstDroop } from './usePlannedDroop';
+
+export interface Assumptions {
+  ranked: Assumption[];
+  /** Whether they were ranked by the plan, or by a leaf that is only tried. */
+  by: 'plan' | 'trial';
+  /** 90 % half-width of the height they were ranked on, mm. */
+  half: number;
+  /** From ride height to hanging wheels, with the plan where there is one, mm. */
+  droop: number | null;
+}
+
+/** What nobody read, ranked by what it does to the planned height; null while it is not known. */
+export function useAssumptions(view: JobView, complete: boolean): Assumptions | null {
+  const by = view.plan.changes.length > 0 ? 'plan' : 'trial';
+  const input = useMemo(() => {
+    if (!complete) return null;
+    const sheet = sheetOf(view);
+    if (by === 'plan') return assemble(sheet).input;
+    const trial = trialLeaf(sheet);
+    return trial ? assemble({ ...sheet, changes: [trial] }).input : null;
+  }, [view, complete, by]);
+  const { prediction } = usePrediction(input, 0, true);
+  return useMemo(() => {
+    const side = prediction?.sides.left ?? prediction?.sides.right;
+    const wanted = view.states.findIndex((s) => s.wanted);
+    const state = side?.states[wanted] ?? side?.states[0];
+    if (!input || !state || state.contributions.length === 0) return null;
+    return {
+      ranked: rankAssumptions(input, state.contributions, state.firstOrder),
+      by,
+      half: state.firstOrder,
+      droop: worstDroop(prediction, by === 'plan' ? 'planned' : 'now'),
+    };
+  }, [input, prediction, view, by]);
+}

@@ -1,0 +1,58 @@
+'use client';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { type AxleInput, type Side } from '@/core/height/axleInput';
+import { type Where } from '@/core/height/underLoad';
+import { type SpringPair, type SpringQuestion, type SpringReach, type SpringReply } from '@/workers/spring.worker';
+
+export interface LiveSpring {
+  /** The last answer, and where it stands. */
+  shown: { where: Where; pair: SpringPair } | null;
+  /** What the drawing holds over the whole range of loads. */
+  reach: Record<Where, SpringReach> | null;
+  refused: string | null;
+  ask: (load: number, where: Where) => void;
+}
+
+/**
+ * Asks a worker for one spring under a load; the latest question wins. Asked anew whenever the input changes.
+ * @param input null = nothing to solve @param least @param most loads that will be asked for, N
+ */
+export function useSpring(input: AxleInput | null, side: Side, least: number, most: number): LiveSpring {
+  const text = useMemo(() => (input ? JSON.stringify(input) : ''), [input]);
+  const [shown, setShown] = useState<LiveSpring['shown']>(null);
+  const [reach, setReach] = useState<LiveSpring['reach']>(null);
+  const [refused, setRefused] = useState<string | null>(null);
+  const worker = useRef<Worker | null>(null);
+  const key = useRef(0);
+  const count = useRef(0);
+  const last = useRef<{ load: number; where: Where } | null>(null);
+  const send = (question: SpringQuestion) => worker.current?.postMessage(question);
+
+  useEffect(() => {
+    const w = new Worker(new URL('../../workers/spring.worker.ts', import.meta.url), { type: 'module' });
+    worker.current = w;
+    w.onmessage = ({ data }: MessageEvent<SpringReply>) => {
+      if (data.key !== key.current) return;
+      if (data.kind === 'refused') setRefused(data.reason);
+      else if (data.kind === 'reach') setReach(data.reach);
+      else {
+        setRefused(null);
+        setShown({ where: data.where, pair: data.answer });
+      }
+    };
+    return () => w.terminate();
+  }, []);
+
+  const ask = useCallback((load: number, where: Where) => {
+    last.current = { load, where };
+    send({ kind: 'load', key: key.current, id: ++count.current, load, where });
+  }, []);
+
+  useEffect(() => {
+    if (text === '') return;
+    send({ kind: 'spring', key: ++key.current, input: JSON.parse(text) as AxleInput, side, least, most });
+    if (last.current) ask(last.current.load, last.current.where);
+  }, [text, side, least, most, ask]);
+
+  return text === '' ? { shown: null, reach: null, refused: null, ask } : { shown, reach, refused, ask };
+}

@@ -1,0 +1,151 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { once } from 'node:events';
+import { createServer, type AddressInfo, type Server, type Socket } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type JobView } from '@/contracts/job';
+import { writeLine } from '@/contracts/instrumentLine';
+import { DEMO, expect, test as base, typeInto } from './shop';
+
+/** A scale pad of the test's own on the line: says what it is told, when it is told. */
+class Pad {
+  private sockets: Socket[] = [];
+  private number = 0;
+  private constructor(private readonly server: Server) {}
+
+  static async open(): Promise<Pad> {
+    const server = createServer();
+    const pad = new Pad(server);
+    server.on('connection', (socket) => {
+      socket.on('error', () => undefined);
+      pad.sockets.push(socket);
+    });
+    server.listen(0, '127.0.0.1');
+    await once(server, 'listening');
+    return pad;
+  }
+  get port(): number {
+    return (this.server.address() as AddressInfo).port;
+  }
+  private line(kg: number, settled: boolean): string {
+    this.number += 1;
+    return writeLine(
+      { number: this.number, values: [{ quantity: 'mass', value: kg, unit: 'kg' }], settled, word: null },
+      1,
+    );
+  }
+  private write(text: string): void {
+    this.sockets.at(-1)!.write(text);
+  }
+  connected = (): boolean => this.sockets.length > 0;
+  say = (kg: number, settled = true): void => this.write(`${this.line(kg, settled)}\n`);
+  /** A pull on a wrench instead. */
+  pull(newtonMillimetres: number): void {
+    this.number += 1;
+    const values = [{ quantity: 'torque', value: newtonMillimetres, unit: 'N·m' as const }];
+    this.write(`${writeLine({ number: this.number, values, settled: true, word: 'peak' }, 1)}\n`);
+  }
+  babble = (): void => this.write('#$%\n7\nxx\n');
+  cutInMidReading(): void {
+    this.write(this.line(999, true).slice(0, 14));
+    this.sockets.at(-1)!.destroy();
+    this.server.close();
+  }
+  close(): void {
+    this.sockets.forEach((s) => s.destroy());
+    this.server.close();
+  }
+}
+
+const test = base.extend<{ kind: string; pad: Pad }>({
+  kind: ['scalePad', { option: true }],
+  pad: async ({ shop, kind }, use) => {
+    const pad = await Pad.open();
+    const file = join(mkdtempSync(join(tmpdir(), 'gw-')), 'instruments.json');
+    const at = {
+      id: 'pad',
+      name: 'Test pad',
+      kind,
+      side: kind === 'scalePad' ? 'left' : null,
+      host: '127.0.0.1',
+      port: pad.port,
+    };
+    writeFileSync(file, JSON.stringify([at]));
+    await shop.stop();
+    shop.instruments = file;
+    await shop.start();
+    await use(pad);
+    pad.close();
+  },
+});
+
+test('a reading streams to the page and goes in only when it is taken', async ({ page, pad, request }) => {
+  await page.goto(`${DEMO.planned}/measure`);
+  await page.getByText('wheel load, unsprung mass').click();
+  await page.getByLabel('Wheel load, left', { exact: true }).focus();
+  await expect.poll(pad.connected).toBe(true);
+  pad.say(530, false);
+  const line = page.locator('[data-instrument=pad]');
+  await expect(line).toContainText('530.0 kg settling');
+  const take = line.getByRole('button', { name: 'Take it for Wheel load, left' });
+  await expect(take).toBeDisabled();
+  pad.say(541.2);
+  await expect(line).toContainText('541.2 kg settled');
+  await expect(page.getByLabel('Wheel load, left', { exact: true })).toHaveValue('');
+  await take.click();
+  await expect(page.getByLabel('Wheel load, left', { exact: true })).toHaveValue('541.2 kg');
+  const { readings } = (await (await request.get(`/api${DEMO.planned}`)).json()) as JobView;
+  expect(readings.find((r) => r.point === 'padLoad')).toMatchObject({
+    side: 'left',
+    value: 541.2,
+    instrument: 'scale',
+  });
+  // It lies on the left: the right wheel is not offered its reading.
+  await page.getByLabel('Wheel load, right', { exact: true }).focus();
+  await expect(line).toHaveCount(0);
+});
+
+test('an instrument that lies, babbles or is cut off in mid-reading never blocks the tape', async ({ page, pad }) => {
+  await page.goto(`${DEMO.planned}/measure`);
+  await page.getByText('wheel load, unsprung mass').click();
+  const field = page.getByLabel('Wheel load, left', { exact: true });
+  await field.focus();
+  await expect.poll(pad.connected).toBe(true);
+  // Ten times what can stand on a wheel of this axle: asked about, not taken.
+  pad.say(5412);
+  const line = page.locator('[data-instrument=pad]');
+  await expect(line).toContainText('Type it if it is right');
+  await expect(line.getByRole('button')).toBeDisabled();
+  pad.babble();
+  await expect(line).toHaveAttribute('data-state', 'garbled');
+  pad.say(540.1);
+  await expect(line).toHaveAttribute('data-state', 'settled');
+  pad.cutInMidReading();
+  await expect(line).toHaveAttribute('data-state', 'cutOff');
+  await expect(line).not.toContainText('999');
+  await expect(line).toContainText('the field does not wait for it');
+  await typeInto(page, 'Wheel load, left', '538 kg');
+  await expect(page.getByText('538.0 kg = 1186.1 lb')).toBeVisible();
+  await page.goto('/instruments');
+  await expect(page.locator('[data-instrument=pad]')).toContainText('cut off');
+});
+
+test.describe('a torque wrench', () => {
+  test.use({ kind: 'torqueWrench' });
+  test('its peak is taken for a joint whose torque is written down, and the joint is final then', async ({
+    page,
+    pad,
+  }) => {
+    await page.goto(`${DEMO.planned}/build`);
+    const bolts = page.getByRole('group', { name: 'U-bolts', exact: true });
+    await expect.poll(pad.connected).toBe(true);
+    pad.pull(118_400);
+    await bolts.getByRole('button', { name: 'Take the wrench’s peak, 118.4 N·m' }).click();
+    await expect(bolts).toContainText('wrench read 118.4 N·m');
+    await expect(bolts.getByRole('button', { name: 'final', pressed: true })).toBeVisible();
+    // Nothing is written down for the centre bolt, so no peak is offered for it.
+    await expect(
+      page.getByRole('group', { name: 'Centre bolt', exact: true }).getByRole('button', { name: /peak/ }),
+    ).toHaveCount(0);
+  });
+});

@@ -1,0 +1,21 @@
+import { type JobView } from '@/contracts/job';
+import { type Sheet } from '@/core/measure/sheet';
+import { flatbedSheet } from './sheets';
+
+/** A job's view around a measuring sheet, with only what figures and sheets read of it. */
+export function viewOf(sheet: Sheet = flatbedSheet()): JobView {
+  const view = {
+    job: { id: 'job' },
+    axle: sheet.axle,
+    vehicle: { wheelbase: sheet.wheelbase },
+    pack: sheet.pack,
+    leaves: sheet.leafIds.map((id, i) => ({ id, ordinal: i + 1 })),
+    readings: sheet.readings.map((r) => ({ ...r, dayId: null })),
+    states: sheet.states.map((s, ordinal) => ({ ...s, ordinal })),
+    plan: { changes: [] },
+    days: [],
+    findings: [],
+    pressRuns: [],
+  };
+  return view as unknown as JobView;
+}

@@ -1,5 +1,5 @@
 import { type Page } from '@playwright/test';
-import { DEMO, expect, test, typeInto } from './shop';
+import { DEMO, expect, focusOn, test, typeInto } from './shop';
 
 const total = (page: Page) => page.getByTestId('ledger').locator('tr.total .figure').first();
 const lines = (page: Page) => page.getByTestId('ledger').locator('tbody tr:not(.total):not(.later)');
@@ -101,9 +101,9 @@ test('Measure says how the field at work is read', async ({ page }) => {
   const figure = page.getByRole('region', { name: 'Figure' });
   // Fields wait until the page's program runs.
   await expect(page.getByLabel('Loaded arch, left', { exact: true })).toBeEnabled();
-  await page.getByLabel('Loaded arch, left', { exact: true }).focus();
+  await focusOn(page.getByLabel('Loaded arch, left', { exact: true }));
   await expect(figure.getByText('Line between the eye centres down to')).toBeVisible();
-  await page.getByLabel('Front eye to centre bolt', { exact: true }).focus();
+  await focusOn(page.getByLabel('Front eye to centre bolt', { exact: true }));
   await expect(figure.getByText('Along the main leaf, eye centre to centre bolt.')).toBeVisible();
 });
 

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type JobView } from '@/contracts/job';
 import { writeLine } from '@/contracts/instrumentLine';
-import { DEMO, expect, test as base, typeInto } from './shop';
+import { DEMO, expect, focusOn, test as base, typeInto } from './shop';
 
 /** A scale pad of the test's own on the line: says what it is told, when it is told. */
 class Pad {
@@ -82,7 +82,7 @@ const test = base.extend<{ kind: string; pad: Pad }>({
 test('a reading streams to the page and goes in only when it is taken', async ({ page, pad, request }) => {
   await page.goto(`${DEMO.planned}/measure`);
   await page.getByText('wheel load, unsprung mass').click();
-  await page.getByLabel('Wheel load, left', { exact: true }).focus();
+  await focusOn(page.getByLabel('Wheel load, left', { exact: true }));
   await expect.poll(pad.connected).toBe(true);
   pad.say(530, false);
   const line = page.locator('[data-instrument=pad]');
@@ -101,7 +101,7 @@ test('a reading streams to the page and goes in only when it is taken', async ({
     instrument: 'scale',
   });
   // It lies on the left: the right wheel is not offered its reading.
-  await page.getByLabel('Wheel load, right', { exact: true }).focus();
+  await focusOn(page.getByLabel('Wheel load, right', { exact: true }));
   await expect(line).toHaveCount(0);
 });
 
@@ -109,7 +109,7 @@ test('an instrument that lies, babbles or is cut off in mid-reading never blocks
   await page.goto(`${DEMO.planned}/measure`);
   await page.getByText('wheel load, unsprung mass').click();
   const field = page.getByLabel('Wheel load, left', { exact: true });
-  await field.focus();
+  await focusOn(field);
   await expect.poll(pad.connected).toBe(true);
   // Ten times what can stand on a wheel of this axle: asked about, not taken.
   pad.say(5412);

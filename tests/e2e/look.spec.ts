@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { DEMO, expect, test } from './shop';
+import { DEMO, expect, focusOn, test } from './shop';
 
 const PAGES = {
   board: '/',
@@ -46,7 +46,7 @@ test('the measuring sheet is walked with Enter in measuring order, and every act
   await page.goto(`${DEMO.planned}/measure`);
   // Fields wait until the page's program runs, so that nothing typed is lost.
   await expect(page.getByLabel('Hub to arch lip, left', { exact: true })).toBeEnabled();
-  await page.getByLabel('Hub to arch lip, left', { exact: true }).focus();
+  await focusOn(page.getByLabel('Hub to arch lip, left', { exact: true }));
   const order: string[] = [];
   for (let k = 0; k < 9; k++) {
     order.push(await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? ''));

@@ -1,7 +1,7 @@
 import { type JobView } from '@/contracts/job';
 import { pointOf } from '@/core/measure/points';
 import { allFields, fieldKey, spokenField } from '@/ui/measure/fields';
-import { DEMO, expect, test, typeInto } from './shop';
+import { DEMO, expect, focusOn, test, typeInto } from './shop';
 
 const viewOf = async (request: { get: (url: string) => Promise<{ json: () => Promise<unknown> }> }, job: string) =>
   (await (await request.get(`/api${job}`)).json()) as JobView;
@@ -23,7 +23,7 @@ test('every field inks its own dimension, and every dimension brings the focus t
       const folded = input.closest('details');
       if (folded) folded.open = true;
     });
-    await field.focus();
+    await focusOn(field);
     const dimension = page.locator(`[data-dimension="${key}"]`);
     await expect(dimension, spokenField(view, at)).toHaveAttribute('data-ink', 'focus');
     await expect(page.locator('.pinned svg.drawing').first()).toBeInViewport();
@@ -70,7 +70,7 @@ test('Enter walks the whole sheet in the order of walking round the vehicle, wit
     );
   };
   const fields = allFields(before);
-  await page.locator(`input[data-measured="${fieldKey(fields[0]!)}"]`).focus();
+  await focusOn(page.locator(`input[data-measured="${fieldKey(fields[0]!)}"]`));
   for (const [k, at] of fields.entries()) {
     const here = page.locator(`input[data-measured="${fieldKey(at)}"]`);
     await expect(here, spokenField(before, at)).toBeFocused();
@@ -86,7 +86,7 @@ test('Enter walks the whole sheet in the order of walking round the vehicle, wit
     const next = page.locator(`input[data-measured="${fieldKey(fields[5]!)}"]`);
     await expect(next).toBeEnabled();
     await unfold();
-    await next.focus();
+    await focusOn(next);
   }
   await expect
     .poll(async () => (await viewOf(request, DEMO.begun)).readings.filter((r) => r.phase === 'before').length)
@@ -140,7 +140,7 @@ test('readings carry their day: fuel, pressure and stance; earlier ones keep the
   const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
   await typeInto(page, 'Hub to arch lip, left', '19 1/8 in');
   await saved;
-  await page.getByLabel('Hub to arch lip, left', { exact: true }).focus();
+  await focusOn(page.getByLabel('Hub to arch lip, left', { exact: true }));
   await expect(page.getByText('“19 1/8 in” by Ansa Korvild')).toContainText('tank 3/4');
   await page.getByRole('button', { name: 'earlier readings' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: '19 1/4 in' })).toContainText('tank 1/4');

@@ -3,7 +3,7 @@ import { once } from 'node:events';
 import { mkdtempSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { dirname, join } from 'node:path';
-import { test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { Client } from 'pg';
 
 const need = (name: string): string => {
@@ -139,6 +139,12 @@ export async function typeInto(page: Page, name: string, text: string): Promise<
   const field = page.getByLabel(name, { exact: true });
   await field.fill(text);
   await field.press('Enter');
+}
+
+/** Puts the focus on a field once the page's program runs; before that fields are off, and a focus would be lost without a word. */
+export async function focusOn(field: Locator): Promise<void> {
+  await expect(field).toBeEnabled();
+  await field.focus();
 }
 
 /** A new job as the server takes it, to be changed where a test needs it. */

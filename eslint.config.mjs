@@ -11,6 +11,8 @@ export default tseslint.config(
       '@typescript-eslint/no-non-null-assertion': 'off',
       'no-console': ['error', { allow: ['error'] }],
       eqeqeq: 'error',
+      // Leaving a field out of an object is no unused name.
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
     },
   },
   {

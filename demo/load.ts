@@ -17,7 +17,10 @@ import { addReading, beginDay, editPack } from '@/server/measure';
 import { prove } from '@/server/prove';
 import { storePrediction } from '@/server/predictions';
 import { uniformFrom } from '@/workers/random';
+import { putParts, shelfPage } from '@/data/shelf';
+import { shelfAskSchema } from '@/contracts/shelf';
 import { JOBS, PEOPLE, SHOP, type DemoJob, type Texts } from './scenario';
+import { demoParts } from './shelf';
 import { hiddenHeight } from './truth';
 
 const idOf = (block: number, n: number): string =>
@@ -151,15 +154,25 @@ async function foretellAnew(tx: Tx, seed: number, number: number): Promise<void>
   console.log(`      job ${number} foretold anew by core ${CORE_VERSION}`);
 }
 
+/** The demo's parts, where the shelf is still empty. */
+async function stockShelf(tx: Tx): Promise<void> {
+  if ((await shelfPage(tx, shelfAskSchema.parse({}), 1)).items.length > 0) return;
+  const parts = demoParts((n) => idOf(9, n));
+  await putParts(tx, parts);
+  console.log(`      ${parts.length} parts on the shelf`);
+}
+
 await withShop(DEMO_SHOP, DEMO_PERSON, async (tx) => {
   if ((await shopPeople(tx)).length > 0) {
     console.log('      demo data are already there');
     for (const [k, demo] of JOBS.entries()) if (demo.truth) await foretellAnew(tx, demo.truth.seed, k + 1);
+    await stockShelf(tx);
     return;
   }
   await insertShop(tx, SHOP);
   for (const [k, name] of PEOPLE.entries()) await insertPerson(tx, k === 0 ? DEMO_PERSON : idOf(0, 0xa1 + k), name);
   for (const [k, demo] of JOBS.entries()) await loadOne(tx, demo, k + 1);
+  await stockShelf(tx);
   console.log(`      demo loaded: ${JOBS.length} jobs of ${SHOP}`);
 });
 await closePool();

@@ -42,6 +42,10 @@ function failed(error: unknown): Response {
 async function readBody<S extends z.ZodType>(request: Request, schema: S): Promise<z.output<S>> {
   const text = await request.text();
   if (text.length > 200_000) throw new ProblemError(413, { code: 'too-large', message: 'That is too large.' });
+  return checked(schema, text);
+}
+
+function checked<S extends z.ZodType>(schema: S, text: string): z.output<S> {
   let json: unknown;
   try {
     json = JSON.parse(text);
@@ -118,6 +122,47 @@ export const formRoute =
         });
       const buffer = Buffer.from(await file.arrayBuffer());
       return answer(200, await fn((work) => inShop(person, work), id, { ...given.data, file: buffer }));
+    } catch (error) {
+      return failed(error);
+    }
+  };
+
+/** A file of text sent as it is, of no more than `most` bytes. */
+export const fileRoute =
+  <T>(fn: (tx: Tx, text: string, query: URLSearchParams) => Promise<T>, most: number) =>
+  (request: Request): Promise<Response> =>
+    respond(request, null, async (_, person) => {
+      const tooLarge = () =>
+        new ProblemError(413, {
+          code: 'too-large',
+          message: `The file is larger than ${Math.round(most / 1e6)} MB. Split it.`,
+          field: 'file',
+        });
+      if (!(Number(request.headers.get('content-length') ?? NaN) <= most)) throw tooLarge();
+      const text = await request.text();
+      if (text.length > most) throw tooLarge();
+      return inShop(person, (tx) => fn(tx, text, new URL(request.url).searchParams));
+    });
+
+/** Text as a file to keep. */
+export const downloadRoute =
+  <S extends z.ZodType>(
+    schema: S,
+    type: string,
+    fn: (tx: Tx, ask: z.output<S>) => Promise<{ name: string; text: string }>,
+  ) =>
+  async (request: Request): Promise<Response> => {
+    try {
+      const person = personFrom(cookieOf(request, PERSON_COOKIE));
+      const ask = checked(schema, new URL(request.url).searchParams.get('ask') ?? '{}');
+      const { name, text } = await inShop(person, (tx) => fn(tx, ask));
+      return new Response(text, {
+        headers: {
+          'Content-Type': `${type}; charset=utf-8`,
+          'Content-Disposition': `attachment; filename="${name}"`,
+          'Cache-Control': 'no-store',
+        },
+      });
     } catch (error) {
       return failed(error);
     }

@@ -59,9 +59,13 @@ const DECIMALS: Partial<Record<UnitId, number>> = {
   count: 0,
 };
 
+/** A price in the shop's own money: whole, or with two decimals. */
+export const priceText = (value: number): string => decimalText(value, Number.isInteger(value) ? 0 : 2);
+
 /** Core value printed in a unit, with the unit. */
 export function quantityText(value: number, unit: UnitId): string {
   if (unit === 'in') return `${fractionText(value, 32)} in`;
+  if (unit === 'price') return priceText(value);
   const shown = decimalText(fromCore(value, unit), DECIMALS[unit] ?? 1);
   return unit === 'count' ? String(Math.round(value)) : `${shown} ${unit === 'deg' ? '°' : UNITS[unit].id}`;
 }

@@ -39,3 +39,14 @@ export const TORQUE_RULE: FieldRule = {
   range: true,
   alternatives: ['lbf·ft'],
 };
+
+/** A price in the shop's own money. */
+export const PRICE_RULE: FieldRule = { dimension: 'money', unit: 'price', min: 0, max: 1e7 };
+
+/** The same field without a usual value: nothing in it is asked about for being unusual. */
+export function unsurprised({ expected, ...rule }: FieldRule): FieldRule {
+  return rule;
+}
+
+/** A whole number of things. */
+export const countRule = (min: number, max: number): FieldRule => ({ dimension: 'count', unit: 'count', min, max });

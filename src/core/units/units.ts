@@ -2,7 +2,7 @@
  * Units at the edges. Inside the core everything is SI-derived: mm, N, kg, rad, N·mm, N/mm.
  * Factors: international yard and pound agreement 1959 (1 in = 25.4 mm, 1 lb = 0.45359237 kg exactly).
  */
-export type Dimension = 'length' | 'force' | 'mass' | 'angle' | 'torque' | 'rate' | 'pressure' | 'count';
+export type Dimension = 'length' | 'force' | 'mass' | 'angle' | 'torque' | 'rate' | 'pressure' | 'count' | 'money';
 
 export interface Unit {
   readonly id: string;
@@ -59,6 +59,8 @@ export const UNITS = {
   bar: unit('bar', 'pressure', 100, ['bar']),
   psi: unit('psi', 'pressure', (POUND * STANDARD_GRAVITY * 1000) / 25.4 ** 2, ['psi']),
   count: unit('count', 'count', 1, ['pcs']),
+  // The shop's own money; it has no spelling, since prices are never mixed.
+  price: unit('price', 'money', 1, []),
 } as const satisfies Record<string, Unit>;
 
 export type UnitId = keyof typeof UNITS;

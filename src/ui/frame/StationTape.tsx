@@ -9,10 +9,17 @@ const MARK: Record<StationState, { kind: MarkKind; word: string }> = {
   flagged: { kind: 'look', word: 'look' },
 };
 
+/** Screens outside a job, besides the Board. */
+const PLACES = [
+  { id: 'shelf', name: 'Shelf', state: 'parts' },
+  { id: 'instruments', name: 'Instruments', state: 'live' },
+] as const;
+export type PlaceId = (typeof PLACES)[number]['id'];
+
 interface Props {
   jobId?: string;
   states?: Record<StationId, StationState>;
-  current?: StationId | 'instruments';
+  current?: StationId | PlaceId;
 }
 
 /** The measuring tape at the edge of every screen: the stations of this job, or just the way to the Board. */
@@ -44,18 +51,14 @@ export function StationTape({ jobId, states, current }: Props) {
                 </Link>
               </li>
             ))
-          : [
-              <li key="instruments">
-                <Link
-                  href="/instruments"
-                  aria-current={current === 'instruments' ? 'page' : undefined}
-                  prefetch={false}
-                >
-                  <span className="name">Instruments</span>
-                  <span className="state">live</span>
+          : PLACES.map((place) => (
+              <li key={place.id}>
+                <Link href={`/${place.id}`} aria-current={current === place.id ? 'page' : undefined} prefetch={false}>
+                  <span className="name">{place.name}</span>
+                  <span className="state">{place.state}</span>
                 </Link>
-              </li>,
-            ]}
+              </li>
+            ))}
       </ol>
     </nav>
   );

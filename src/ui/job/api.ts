@@ -20,14 +20,18 @@ const json = (body: unknown) => ({
 });
 
 /** Calls a route; every failure becomes an ApiProblem with words a person can act on. */
-export async function call<T>(path: string, method: 'GET' | 'POST' | 'PATCH' | 'PUT', body?: unknown): Promise<T> {
+export const call = <T>(path: string, method: 'GET' | 'POST' | 'PATCH' | 'PUT', body?: unknown): Promise<T> =>
+  // A form brings its own type, with the line between its parts.
+  send<T>(path, { method, ...(body instanceof FormData ? { body } : json(body)) });
+
+/** Sends a file's text as it is. */
+export const callText = <T>(path: string, text: string): Promise<T> =>
+  send<T>(path, { method: 'POST', headers: { 'Content-Type': 'text/csv' }, body: text });
+
+async function send<T>(path: string, init: RequestInit): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(path, {
-      method,
-      // A form brings its own type, with the line between its parts.
-      ...(body instanceof FormData ? { body } : json(body)),
-    });
+    response = await fetch(path, init);
   } catch {
     throw new ApiProblem({
       code: 'offline',

@@ -9,7 +9,7 @@ import { useView } from '../theme/Providers';
 import { Keypad } from './Keypad';
 import { useMeasuredField, type SaveTyped, type StoredText } from './useMeasuredField';
 
-const UNIT_SIGN: Partial<Record<UnitId, string>> = { deg: '°', count: '' };
+const UNIT_SIGN: Partial<Record<UnitId, string>> = { deg: '°', count: '', price: '' };
 
 interface Props {
   label: string;
@@ -29,6 +29,8 @@ interface Props {
   /** Where Enter goes on to, when not to the next field on the page. */
   onEntered?: () => void;
   onSave: SaveTyped;
+  /** What emptying the field does; without it a saved value cannot be emptied. */
+  onClear?: () => void;
 }
 
 /** Moves to the next measured field in measuring order. */
@@ -67,12 +69,12 @@ function storedReading(stored: StoredText, rule: FieldRule): Reading {
  * refused with the reason, Escape brings back what is stored.
  */
 export function MeasuredInput(props: Props) {
-  const { label, spoken, rule, stored, draft, assumed, hint, anchor, onFocus, onEntered, onSave } = props;
+  const { label, spoken, rule, stored, draft, assumed, hint, anchor, onFocus, onEntered, onSave, onClear } = props;
   const id = useId();
   const { keypad } = useView();
   const [focused, setFocused] = useState(false);
   const input = useRef<InputRef>(null);
-  const field = useMeasuredField(rule, stored, draft, onSave);
+  const field = useMeasuredField(rule, stored, draft, onSave, onClear);
   const { text, parsed, dirty, error, question, clash } = field;
   const wrong = Boolean(error ?? question ?? clash);
 

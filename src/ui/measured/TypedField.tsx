@@ -17,10 +17,12 @@ interface Props {
   draft: string;
   hint?: ReactNode;
   onChange: (value: Typed) => void;
+  /** What emptying the field does; without it a value stays. */
+  onClear?: () => void;
 }
 
 /** A measured input inside a form that is sent as a whole. */
-export function TypedField({ label, spoken, rule, value, draft, hint, onChange }: Props) {
+export function TypedField({ label, spoken, rule, value, draft, hint, onChange, onClear }: Props) {
   return (
     <MeasuredInput
       label={label}
@@ -29,6 +31,7 @@ export function TypedField({ label, spoken, rule, value, draft, hint, onChange }
       stored={value && { typed: value.typed, version: value.typed, value: value.value }}
       draft={draft}
       hint={hint}
+      {...(onClear && { onClear })}
       onSave={(typed, reading) => onChange({ typed, value: reading.value })}
     />
   );

@@ -32,7 +32,13 @@ interface Draft {
  * One measured field's life: typed, read, asked about, saved or refused. Text not yet saved survives a reload together with
  * the saved value it was begun on.
  */
-export function useMeasuredField(rule: FieldRule, stored: StoredText | null, draft: string, onSave: SaveTyped) {
+export function useMeasuredField(
+  rule: FieldRule,
+  stored: StoredText | null,
+  draft: string,
+  onSave: SaveTyped,
+  onClear?: () => void,
+) {
   const storedText = stored?.typed ?? '';
   const [edit, setEdit, drop] = useKept<Draft | null>(draft, null);
   const [error, setError] = useState<string>();
@@ -82,7 +88,11 @@ export function useMeasuredField(rule: FieldRule, stored: StoredText | null, dra
     }
     if (parsed.kind === 'ask') setQuestion(parsed);
     else if (parsed.kind === 'refused') setError(parsed.reason);
-    else if (stored) setError('A saved reading is not deleted; type the new value, or press Escape.');
+    else if (stored && onClear) {
+      onClear();
+      forget();
+      return true;
+    } else if (stored) setError('A saved reading is not deleted; type the new value, or press Escape.');
     else forget();
     return false;
   };

@@ -1,0 +1,7 @@
+import { shelfAskSchema } from '@/contracts/shelf';
+import { inShop } from '@/server/context';
+import { respond } from '@/server/http';
+import { shelfCount } from '@/server/shelf';
+
+export const POST = (request: Request) =>
+  respond(request, shelfAskSchema, (ask, person) => inShop(person, (tx) => shelfCount(tx, ask)));

@@ -1,0 +1,4 @@
+import { imageRoute } from '@/server/http';
+import { partPhoto } from '@/server/shelf';
+
+export const GET = imageRoute(partPhoto);

@@ -1,0 +1,153 @@
+// The shelf: pages, parts, files of parts, pictures of parts.
+import { randomUUID } from 'node:crypto';
+import { partsFile, readPartsFile, type FileRow } from '@/contracts/partsFile';
+import { conflict, notFound } from '@/contracts/problem';
+import { type ImportReport, type PartEdit, type ShelfAsk, type ShelfItem, type ShelfPage } from '@/contracts/shelf';
+import { type Tx } from '@/data/client';
+import * as shelf from '@/data/shelf';
+import { type InTx } from './http';
+import { developed } from './photos';
+
+const PAGE = 40;
+/** The count of what was found goes no further. */
+const COUNTED = 1000;
+/** Most parts in one exported file. */
+const FILE = 60_000;
+
+export const shelfPage = (tx: Tx, ask: ShelfAsk): Promise<ShelfPage> => shelf.shelfPage(tx, ask, PAGE);
+export const shelfCount = (tx: Tx, ask: ShelfAsk) => shelf.shelfCount(tx, ask, COUNTED);
+
+export async function onePart(tx: Tx, id: string): Promise<ShelfItem> {
+  const [item] = await shelf.shelfItems(tx, [id]);
+  if (!item) throw notFound('This part');
+  return item;
+}
+
+/** Saves a part whole; one that somebody else changed since is a conflict. */
+export async function savePart(tx: Tx, id: string, part: PartEdit): Promise<ShelfItem> {
+  const [held] = await shelf.holdParts(tx, [id]);
+  if (held && held.version !== part.version) {
+    // A new part sent again after a lost answer is there already.
+    const [now] = part.version === 0 ? await shelf.shelfItems(tx, [id]) : [];
+    if (now && sameParts(part, now)) return now;
+    throw conflict('part', { theirs: held.name, by: held.by, at: held.at, version: held.version });
+  }
+  if (!held && part.version !== 0) throw notFound('This part');
+  await shelf.putParts(tx, [{ ...part, id }]);
+  return onePart(tx, id);
+}
+
+/** Whether a part says the same as the one on the shelf, whoever saved it. */
+function sameParts(part: PartEdit, item: ShelfItem): boolean {
+  const plain = (p: PartEdit | ShelfItem) =>
+    JSON.stringify([
+      p.kind,
+      [p.name, p.maker, p.number, p.holding, p.condition, p.origin, p.ageYears, p.quantity, p.price, p.leadDays],
+      [p.rating, p.ratingTyped, p.form, p.place, p.note, p.retired],
+      p.dimensions
+        .filter((d) => d.typed !== null)
+        .map((d) => [d.dimension, d.value, d.typed])
+        .toSorted(),
+      p.leaves.map((l) => [
+        l.front,
+        l.frontTyped,
+        l.rear,
+        l.rearTyped,
+        l.thickness,
+        l.thicknessTyped,
+        l.camber,
+        l.eyes,
+        l.clip,
+      ]),
+    ]);
+  return plain(part) === plain(item);
+}
+
+/** Everything the filter shows, as a file. */
+export async function exportParts(tx: Tx, ask: ShelfAsk): Promise<{ name: string; text: string }> {
+  const { items } = await shelf.shelfPage(tx, { ...ask, after: null }, FILE);
+  return { name: 'parts.csv', text: partsFile(items) };
+}
+
+/**
+ * Checks a whole parts file against the shelf, and with `apply` writes all of it or nothing. A row is the part of its id; without an
+ * id that of its maker, number, holding and condition, if there is one; else it is new.
+ */
+export async function importParts(tx: Tx, text: string, apply: boolean): Promise<ImportReport> {
+  const { rows, problems } = readPartsFile(text);
+  const report: ImportReport = { added: 0, changed: 0, unchanged: 0, problems, applied: false };
+  if (problems.length > 0) return report;
+  const targets = await targetsOf(tx, rows, problems);
+  const held = new Map(
+    (
+      await shelf.holdParts(
+        tx,
+        targets.map((t) => t.id),
+      )
+    ).map((h) => [h.id, h]),
+  );
+  const now = new Map((await shelf.shelfItems(tx, [...held.keys()])).map((item) => [item.id, item]));
+  const write: PartEdit[] = [];
+  for (const { id, row } of targets) {
+    const { line, version, ...part } = row;
+    const known = held.get(id);
+    if (known && version !== null && version !== known.version)
+      problems.push({
+        line,
+        column: 'version',
+        reason: `${known.by} has changed “${known.name}” since this file was written; export it again.`,
+      });
+    const edit: PartEdit = { ...part, id, version: known?.version ?? 0 };
+    if (known && sameParts(edit, now.get(id)!)) report.unchanged += 1;
+    else {
+      if (known) report.changed += 1;
+      else report.added += 1;
+      write.push(edit);
+    }
+  }
+  if (problems.length > 0) return { ...report, added: 0, changed: 0, unchanged: 0 };
+  if (!apply) return report;
+  await shelf.putParts(tx, write);
+  return { ...report, applied: true };
+}
+
+const numberKey = (p: { maker: string; number: string; holding: string; condition: string }) =>
+  [p.maker.toLowerCase(), p.number.toLowerCase(), p.holding, p.condition].join('|');
+
+async function targetsOf(tx: Tx, rows: readonly FileRow[], problems: ImportReport['problems']) {
+  const numbered = rows.filter((row) => row.id === null && row.number !== '');
+  const known = new Map<string, string>();
+  for (const head of await shelf.partsOfNumbers(tx, [...new Set(numbered.map((row) => row.number))]))
+    known.set(numberKey(head), head.id);
+  const taken = new Map<string, number>();
+  return rows.map((row) => {
+    const id = row.id ?? (row.number === '' ? undefined : known.get(numberKey(row))) ?? randomUUID();
+    const earlier = taken.get(id) ?? (row.number === '' ? undefined : taken.get(numberKey(row)));
+    if (earlier !== undefined)
+      problems.push({ line: row.line, column: 'number', reason: `Line ${earlier} is the same part.` });
+    taken.set(id, row.line);
+    if (row.number !== '') taken.set(numberKey(row), row.line);
+    return { id, row };
+  });
+}
+
+export const partHistory = (tx: Tx, id: string) => shelf.partHistory(tx, id);
+
+export async function addPartPhoto(
+  inTx: InTx,
+  id: string,
+  given: { id: string; caption: string; file: Buffer },
+): Promise<ShelfItem> {
+  const picture = await developed(given.file);
+  return inTx(async (tx) => {
+    await onePart(tx, id);
+    await shelf.insertPartPhoto(tx, id, { id: given.id, caption: given.caption, ...picture });
+    return onePart(tx, id);
+  });
+}
+
+export async function partPhoto(tx: Tx, id: string) {
+  const [photo] = await shelf.partPhotoBytes(tx, id);
+  if (!photo) throw notFound('This picture');
+  return photo;
+}

@@ -15,7 +15,7 @@ if (flag('dark')) await context.addCookies([cookie('gravelwort-theme', 'dark')])
 if (flag('in')) await context.addCookies([cookie('gravelwort-lengths', 'in')]);
 const page = await context.newPage();
 for (const pair of rest.filter((r) => !r.startsWith('--'))) {
-  const [name, path] = pair.split('=');
+  const [name, path] = [pair.slice(0, pair.indexOf('=')), pair.slice(pair.indexOf('=') + 1)];
   await page.goto(`${url}${path}`);
   await page.waitForLoadState('networkidle');
   await page.waitForTimeout(1800);

@@ -23,6 +23,14 @@ export async function onePart(tx: Tx, id: string): Promise<ShelfItem> {
   return item;
 }
 
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+
+/** A part named in an address; null when there is none of that name. */
+export async function partIfThere(tx: Tx, id: string | string[] | undefined): Promise<ShelfItem | null> {
+  if (typeof id !== 'string' || !UUID.test(id)) return null;
+  return (await shelf.shelfItems(tx, [id]))[0] ?? null;
+}
+
 /** Saves a part whole; one that somebody else changed since is a conflict. */
 export async function savePart(tx: Tx, id: string, part: PartEdit): Promise<ShelfItem> {
   const [held] = await shelf.holdParts(tx, [id]);

@@ -90,7 +90,7 @@ export class SpringUnderLoad {
     const { solver, state, linkage } = side.spring!;
     const { shape, forces, seat, seatTilt, rearEye } = state;
     return {
-      ...this.common(solver, shape, forces, seat, seatTilt, sideRate(side.spring!), load),
+      ...viewOf(solver, shape, forces, seat, seatTilt, sideRate(side.spring!), load),
       height: side.rise - this.model.state(this.unchanged, 0).rise,
       rearEye,
       pivot: linkage.pivot,
@@ -101,37 +101,42 @@ export class SpringUnderLoad {
     const solver = this.model.onBench(changes)!;
     const shape = solver.onRollers(load, this.start.get(changes));
     this.start.set(changes, shape);
-    const seat = { x: shape.frontArm, y: -shape.arch };
-    const rate = rateOnRollers(solver, load, shape);
-    return {
-      ...this.common(solver, shape, rollerForces(load, shape), seat, shape.seatTilt, rate, load),
-      height: null,
-      rearEye: { x: shape.eyeDistance, y: 0 },
-      pivot: null,
-    };
+    return benchView(solver, load, shape);
   }
+}
 
-  private common(
-    solver: PackSolver,
-    shape: PackShape,
-    forces: EyeForces,
-    seat: Point,
-    seatTilt: number,
-    rate: number,
-    load: number,
-  ) {
-    const stress = solver.stressLines(forces, shape);
-    return {
-      ...drawPack(solver, shape, seat, seatTilt),
-      load,
-      arch: shape.arch,
-      rate,
-      frontEye: { x: 0, y: 0 },
-      seat,
-      seatTilt,
-      stress,
-      budget: stressBudget(stress),
-      frictionHalf: solver.frictionHalfBand(forces, shape, rate),
-    };
-  }
+function viewOf(
+  solver: PackSolver,
+  shape: PackShape,
+  forces: EyeForces,
+  seat: Point,
+  seatTilt: number,
+  rate: number,
+  load: number,
+) {
+  const stress = solver.stressLines(forces, shape);
+  return {
+    ...drawPack(solver, shape, seat, seatTilt),
+    load,
+    arch: shape.arch,
+    rate,
+    frontEye: { x: 0, y: 0 },
+    seat,
+    seatTilt,
+    stress,
+    budget: stressBudget(stress),
+    frictionHalf: solver.frictionHalfBand(forces, shape, rate),
+  };
+}
+
+/** A pack on free rollers, held by its centre bolt only. @param shape as solved under this load, N */
+export function benchView(solver: PackSolver, load: number, shape: PackShape): SpringView {
+  const seat = { x: shape.frontArm, y: -shape.arch };
+  const rate = rateOnRollers(solver, load, shape);
+  return {
+    ...viewOf(solver, shape, rollerForces(load, shape), seat, shape.seatTilt, rate, load),
+    height: null,
+    rearEye: { x: shape.eyeDistance, y: 0 },
+    pivot: null,
+  };
 }

@@ -228,6 +228,12 @@ export function curvatureFromCamber(camber: number, chord: number): number {
   return (8 * camber) / (chord * chord + 4 * camber * camber);
 }
 
+/**
+ * Chord of a shallow arc of this length and camber, mm: a string across a leaf's own tips is shorter than the leaf by 8c²/3L
+ * (series of the circle, 0.1 % off at a camber of a sixth of the length). @param arc mm @param camber mm
+ */
+export const chordUnderCamber = (arc: number, camber: number): number => arc - (8 * camber ** 2) / (3 * arc);
+
 /** Camber over a chord of a circular leaf of given curvature, mm. The inverse of `curvatureFromCamber`. */
 export function camberFromCurvature(curvature: number, chord: number): number {
   const inside = 1 - (curvature * curvature * chord * chord) / 4;

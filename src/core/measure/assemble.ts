@@ -10,6 +10,7 @@ import {
 import { type Estimate } from '../height/estimate';
 import { fuelDiffers } from '../height/compare';
 import { springLoads } from '../height/load';
+import { chordUnderCamber } from '../leafpack/pack';
 import { GRAVITY } from '../material/steel';
 import { ASSUMED, AXLE_CLASSES, eyeOffset, POINT_IDS, POINTS, type PointId, type Point } from './points';
 import {
@@ -265,12 +266,6 @@ function plannedChange(change: PlannedChange): Change {
     rear: of(change.rear, 3),
     thickness: of(change.thickness, inHand ? 0.15 : 0.3),
     camber: of(change.camber, inHand ? ASSUMED.camberString : ASSUMED.camberCatalogue),
-    chord: of(chordOf(change), 5),
+    chord: of(chordUnderCamber(change.front + change.rear, change.camber), 5),
   };
-}
-
-/** Chord over which the free camber of a leaf was read: its whole length, shortened by its own curve. */
-function chordOf(change: { front: number; rear: number; camber: number }): number {
-  const arc = change.front + change.rear;
-  return arc - (8 * change.camber ** 2) / (3 * arc);
 }

@@ -1,14 +1,9 @@
 'use client';
-import { LineChart } from 'echarts/charts';
-import { GridComponent, LegendComponent, MarkLineComponent } from 'echarts/components';
-import * as echarts from 'echarts/core';
-import { SVGRenderer } from 'echarts/renderers';
-import { useEffect, useRef } from 'react';
+import { useCallback } from 'react';
 import { type CurvePoint } from '@/core/height/predict';
 import { fromCore } from '@/core/units/units';
 import { useView } from '../theme/Providers';
-
-echarts.use([LineChart, GridComponent, LegendComponent, MarkLineComponent, SVGRenderer]);
+import { useChart, type ChartInk, type ChartOption } from './useChart';
 
 interface Props {
   curve: readonly CurvePoint[];
@@ -22,116 +17,102 @@ interface Props {
  * branch (below); load states ticked, with the 90 % band of the predicted height.
  */
 export function LoadDeflection({ curve, states, absolute }: Props) {
-  const box = useRef<HTMLDivElement>(null);
-  const { lengths, dark } = useView();
-  useEffect(() => {
-    if (!box.current) return;
-    const chart = echarts.init(box.current, null, { renderer: 'svg' });
-    const css = getComputedStyle(document.documentElement);
-    const colour = (name: string) => css.getPropertyValue(name).trim();
-    const mm = lengths === 'mm';
-    const height = (v: number) => Number((mm ? v : v / 25.4).toFixed(2));
-    const load = (v: number) => Number(fromCore(v, mm ? 'kN' : 'lbf').toFixed(2));
-    const text = { color: colour('--ink'), fontFamily: 'Barlow Condensed', fontSize: 15 };
-    const axis = {
-      axisLabel: text,
-      nameTextStyle: text,
-      splitLine: { lineStyle: { color: colour('--rule') } },
-      axisLine: { show: true, lineStyle: { color: colour('--ink') } },
-    };
-    const series = (name: string, key: 'old' | 'built', type: 'dashed' | 'solid', ink: string) => ({
-      name,
-      type: 'line' as const,
-      showSymbol: false,
-      silent: true,
-      animation: false,
-      lineStyle: { type, color: ink, width: type === 'solid' ? 3 : 2 },
-      itemStyle: { color: ink },
-      data: curve.map((p) => [load(p.load), height(p[key])]),
-    });
-    // A stack of two invisible lines whose difference is shaded: unloading branch, and the width up to the loading branch.
-    const branches = (key: 'old' | 'built', friction: 'oldFriction' | 'builtFriction', ink: string) =>
-      [-1, 2].map((share) => ({
-        name: `${key} branches`,
+  const { lengths } = useView();
+  const optionOf = useCallback(
+    ({ colour, text, axis }: ChartInk): ChartOption => {
+      const mm = lengths === 'mm';
+      const height = (v: number) => Number((mm ? v : v / 25.4).toFixed(2));
+      const load = (v: number) => Number(fromCore(v, mm ? 'kN' : 'lbf').toFixed(2));
+      const series = (name: string, key: 'old' | 'built', type: 'dashed' | 'solid', ink: string) => ({
+        name,
         type: 'line' as const,
-        stack: key,
-        stackStrategy: 'all' as const,
         showSymbol: false,
         silent: true,
         animation: false,
-        lineStyle: { opacity: 0 },
-        ...(share === 2 && { areaStyle: { color: ink, opacity: 0.18 } }),
-        data: curve.map((p) => [load(p.load), height(share === 2 ? 2 * p[friction] : p[key] - p[friction])]),
-      }));
-    chart.setOption({
-      animation: false,
-      grid: { left: 62, right: 18, top: 56, bottom: 46 },
-      legend: {
-        top: 0,
-        right: 8,
-        textStyle: text,
-        itemWidth: 34,
-        data: [
-          { name: 'old', icon: 'path://M0 0h8v2h-8zM11 0h8v2h-8zM22 0h8v2h-8z' },
-          { name: 'new', icon: 'path://M0 0h30v2h-30z' },
-        ],
-      },
-      xAxis: {
-        type: 'value',
-        name: `load on this spring, ${mm ? 'kN' : 'lbf'}`,
-        nameLocation: 'middle',
-        nameGap: 28,
-        ...axis,
-      },
-      yAxis: {
-        type: 'value',
-        scale: true,
-        name: `${absolute ? 'hub to lip' : 'height change'}, ${mm ? 'mm' : 'in'}`,
-        nameLocation: 'middle',
-        nameGap: 46,
-        ...axis,
-      },
-      series: [
-        ...branches('old', 'oldFriction', colour('--graphite')),
-        ...branches('built', 'builtFriction', colour('--new')),
-        series('old', 'old', 'dashed', colour('--graphite')),
-        {
-          ...series('new', 'built', 'solid', colour('--new')),
-          markLine: {
-            silent: true,
-            symbol: 'none',
-            lineStyle: { color: colour('--amber'), type: 'dotted', width: 2 },
-            label: { ...text, formatter: '{b}', position: 'insideEndTop' },
-            data: [
-              ...states.map((s, i) => ({
-                name: s.name,
-                xAxis: load(s.load),
-                label: {
-                  position: 'end' as const,
-                  rotate: 0,
-                  align: i === 0 ? ('right' as const) : ('left' as const),
-                  offset: [i === 0 ? 6 : -6, 0],
-                },
-              })),
-              ...states.map((s): [{ coord: number[]; lineStyle: object }, { coord: number[] }] => [
-                {
-                  coord: [load(s.load), height(s.height - s.half90)],
-                  lineStyle: { type: 'solid', width: 5, color: colour('--new') },
-                },
-                { coord: [load(s.load), height(s.height + s.half90)] },
-              ]),
-            ],
-          },
+        lineStyle: { type, color: ink, width: type === 'solid' ? 3 : 2 },
+        itemStyle: { color: ink },
+        data: curve.map((p) => [load(p.load), height(p[key])]),
+      });
+      // A stack of two invisible lines whose difference is shaded: unloading branch, and the width up to the loading branch.
+      const branches = (key: 'old' | 'built', friction: 'oldFriction' | 'builtFriction', ink: string) =>
+        [-1, 2].map((share) => ({
+          name: `${key} branches`,
+          type: 'line' as const,
+          stack: key,
+          stackStrategy: 'all' as const,
+          showSymbol: false,
+          silent: true,
+          animation: false,
+          lineStyle: { opacity: 0 },
+          ...(share === 2 && { areaStyle: { color: ink, opacity: 0.18 } }),
+          data: curve.map((p) => [load(p.load), height(share === 2 ? 2 * p[friction] : p[key] - p[friction])]),
+        }));
+      return {
+        animation: false,
+        grid: { left: 62, right: 18, top: 56, bottom: 46 },
+        legend: {
+          top: 0,
+          right: 8,
+          textStyle: text,
+          itemWidth: 34,
+          data: [
+            { name: 'old', icon: 'path://M0 0h8v2h-8zM11 0h8v2h-8zM22 0h8v2h-8z' },
+            { name: 'new', icon: 'path://M0 0h30v2h-30z' },
+          ],
         },
-      ],
-    });
-    const resize = new ResizeObserver(() => chart.resize());
-    resize.observe(box.current);
-    return () => {
-      resize.disconnect();
-      chart.dispose();
-    };
-  }, [curve, states, absolute, lengths, dark]);
+        xAxis: {
+          type: 'value',
+          name: `load on this spring, ${mm ? 'kN' : 'lbf'}`,
+          nameLocation: 'middle',
+          nameGap: 28,
+          ...axis,
+        },
+        yAxis: {
+          type: 'value',
+          scale: true,
+          name: `${absolute ? 'hub to lip' : 'height change'}, ${mm ? 'mm' : 'in'}`,
+          nameLocation: 'middle',
+          nameGap: 46,
+          ...axis,
+        },
+        series: [
+          ...branches('old', 'oldFriction', colour('--graphite')),
+          ...branches('built', 'builtFriction', colour('--new')),
+          series('old', 'old', 'dashed', colour('--graphite')),
+          {
+            ...series('new', 'built', 'solid', colour('--new')),
+            markLine: {
+              silent: true,
+              symbol: 'none',
+              lineStyle: { color: colour('--amber'), type: 'dotted', width: 2 },
+              label: { ...text, formatter: '{b}', position: 'insideEndTop' },
+              data: [
+                ...states.map((s, i) => ({
+                  name: s.name,
+                  xAxis: load(s.load),
+                  label: {
+                    position: 'end' as const,
+                    rotate: 0,
+                    align: i === 0 ? ('right' as const) : ('left' as const),
+                    offset: [i === 0 ? 6 : -6, 0],
+                  },
+                })),
+                ...states.map((s): [{ coord: number[]; lineStyle: object }, { coord: number[] }] => [
+                  {
+                    coord: [load(s.load), height(s.height - s.half90)],
+                    lineStyle: { type: 'solid', width: 5, color: colour('--new') },
+                  },
+                  { coord: [load(s.load), height(s.height + s.half90)] },
+                ]),
+              ],
+            },
+          },
+        ],
+      };
+    },
+    [curve, states, absolute, lengths],
+  );
+  const box = useChart(optionOf);
   return (
     <>
       <div

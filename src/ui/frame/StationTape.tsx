@@ -12,6 +12,7 @@ const MARK: Record<StationState, { kind: MarkKind; word: string }> = {
 /** Screens outside a job, besides the Board. */
 const PLACES = [
   { id: 'shelf', name: 'Shelf', state: 'parts' },
+  { id: 'bench', name: 'Bench', state: 'packs' },
   { id: 'instruments', name: 'Instruments', state: 'live' },
 ] as const;
 export type PlaceId = (typeof PLACES)[number]['id'];

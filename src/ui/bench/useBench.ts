@@ -1,0 +1,75 @@
+'use client';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { done, laidOut, redone, undone, type Bench, type BenchPack, type BenchStep } from '@/core/bench/benchPack';
+import { CoreError } from '@/core/errors';
+import { type BenchQuestion, type BenchReply } from '@/workers/bench.worker';
+import { useKept } from '../measured/useKept';
+
+export interface BenchHandle {
+  bench: Bench;
+  /** Why the last step could not be done. */
+  refused: string | null;
+  /** Does a step; false when it cannot be done. */
+  step: (step: BenchStep) => boolean;
+  undo: () => void;
+  redo: () => void;
+  /** Lays the pack down as it was brought. */
+  startOver: () => void;
+}
+
+/** What lies on the bench; it survives a reload with every step that can be undone. */
+export function useBench(name: string, was: BenchPack): BenchHandle {
+  const [kept, setKept, forget] = useKept<Bench | null>(`bench|${name}`, null);
+  const [refused, setRefused] = useState<string | null>(null);
+  const bench = kept ?? laidOut(was);
+  const set = (next: Bench) => {
+    setRefused(null);
+    setKept(next);
+  };
+  return {
+    bench,
+    refused,
+    step: (step) => {
+      try {
+        set(done(bench, step));
+        return true;
+      } catch (error) {
+        if (!(error instanceof CoreError)) throw error;
+        setRefused(error.message);
+        return false;
+      }
+    },
+    undo: () => set(undone(bench)),
+    redo: () => set(redone(bench)),
+    startOver: () => {
+      setRefused(null);
+      forget();
+    },
+  };
+}
+
+/** Asks a worker for the packs under a load; the latest question wins. */
+export function useBenchFigures(packs: BenchQuestion['packs'], load: number, most: number): BenchReply | null {
+  const [reply, setReply] = useState<BenchReply | null>(null);
+  const worker = useRef<Worker | null>(null);
+  const key = useRef(0);
+  const text = useMemo(() => JSON.stringify(packs), [packs]);
+  useEffect(() => {
+    const w = new Worker(new URL('../../workers/bench.worker.ts', import.meta.url), { type: 'module' });
+    worker.current = w;
+    w.onmessage = ({ data }: MessageEvent<BenchReply>) => {
+      if (data.key === key.current) setReply(data);
+    };
+    return () => w.terminate();
+  }, []);
+  useEffect(() => {
+    const question: BenchQuestion = {
+      key: ++key.current,
+      packs: JSON.parse(text) as BenchQuestion['packs'],
+      load,
+      most,
+    };
+    worker.current?.postMessage(question);
+  }, [text, load, most]);
+  return reply;
+}

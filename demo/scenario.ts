@@ -1,4 +1,5 @@
-import { type ChangeRow, type NewFinding, type NewJob, type NewTorque, type VehicleEdit } from '@/contracts/job';
+import { type NewFinding, type NewJob, type NewTorque, type VehicleEdit } from '@/contracts/job';
+import { type ChangeRow } from '@/contracts/plan';
 import { type EyeForm, type PointId } from '@/core/measure/points';
 
 /** An invented island workshop. People, makers and vehicles are made up and plainly so. */

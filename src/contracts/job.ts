@@ -13,6 +13,7 @@ import { type AxlePrediction } from '@/core/height/predict';
 import { type AxleInput } from '@/core/height/axleInput';
 import { ANSWERS, SAFETY_ITEMS } from '@/core/procedure/checks';
 import { LEDGER_KINDS } from '@/core/height/ledger';
+import { planSchema } from './plan';
 
 const id = z.uuid();
 const when = z.coerce.date().transform((d) => d.toISOString());
@@ -165,35 +166,6 @@ export const readingSchema = z.object({
   takenAt: when,
 });
 export type ReadingRow = z.infer<typeof readingSchema>;
-
-const length = (min: number, max: number) => z.number().min(min).max(max);
-/** One line of a plan: typed texts are kept beside the values. */
-export const changeSchema = z.discriminatedUnion('kind', [
-  z.object({
-    kind: z.literal('addLeaf'),
-    front: length(40, 1500),
-    frontTyped: typed,
-    rear: length(40, 1500),
-    rearTyped: typed,
-    thickness: length(3, 40),
-    thicknessTyped: typed,
-    camber: length(-300, 500),
-    camberTyped: typed,
-    source: z.enum(['measured', 'catalogue']),
-  }),
-  z.object({ kind: z.literal('block'), height: length(0, 300), heightTyped: typed }),
-  z.object({ kind: z.literal('shackle'), length: length(30, 300), lengthTyped: typed }),
-  z.object({ kind: z.literal('overAxle'), height: length(0, 300), heightTyped: typed }),
-]);
-export type ChangeRow = z.infer<typeof changeSchema>;
-
-export const planSchema = z.object({
-  id,
-  version: z.number(),
-  updatedBy: z.string(),
-  updatedAt: when,
-  changes: z.array(changeSchema),
-});
 
 /** Immutable snapshots; schemaVersion 1. */
 export const storedInputSchema = z
@@ -601,9 +573,6 @@ export const packEditSchema = z.object({
   leafCount: z.number().int().min(1).max(20),
 });
 export type PackEdit = z.infer<typeof packEditSchema>;
-
-export const planEditSchema = z.object({ version: z.number().int(), changes: z.array(changeSchema).max(8) });
-export type PlanEdit = z.infer<typeof planEditSchema>;
 
 export const newPredictionSchema = z.object({ id, planVersion: z.number().int(), coreVersion: z.string() });
 export const newSafetySchema = z.object({

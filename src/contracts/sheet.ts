@@ -1,5 +1,6 @@
 import { type PlannedChange, type Sheet } from '@/core/measure/sheet';
-import { type ChangeRow, type JobView } from './job';
+import { type JobView } from './job';
+import { type ChangeRow } from './plan';
 
 const planned = (change: ChangeRow): PlannedChange => {
   switch (change.kind) {
@@ -7,6 +8,16 @@ const planned = (change: ChangeRow): PlannedChange => {
       const { kind, front, rear, thickness, camber, source } = change;
       return { kind, front, rear, thickness, camber, source };
     }
+    case 'removeLeaf':
+      return { kind: change.kind, leaf: change.leaf };
+    case 'pack': {
+      const { kind, leaves, width, form, bore, used, source } = change;
+      return { kind, leaves, width, eyeForm: form, eyeBore: bore, used, source };
+    }
+    case 'rearch':
+      return { kind: change.kind, camber: change.camber };
+    case 'eyes':
+      return { kind: change.kind, form: change.form };
     case 'shackle':
       return { kind: change.kind, length: change.length };
     default:

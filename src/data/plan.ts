@@ -1,22 +1,20 @@
 import { z } from 'zod';
-import {
-  changeSchema,
-  planSchema,
-  predictionRecordSchema,
-  predictionSchema,
-  type ChangeRow,
-  type StoredResult,
-} from '@/contracts/job';
+import { predictionRecordSchema, predictionSchema, type StoredResult } from '@/contracts/job';
+import { changeSchema, planSchema, type ChangeRow } from '@/contracts/plan';
 import { type AxleInput } from '@/core/height/axleInput';
 import { type LedgerLine } from '@/core/height/ledger';
 import { type Tx } from './client';
 
 const headSchema = planSchema.omit({ changes: true });
 
-/** Column rows carry nulls where a kind has no such dimension. */
+/** Column rows carry nulls where a kind has no such dimension; only a pack may not know its eyes. */
 const changeRow = z
-  .looseObject({})
-  .transform((row) => Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null)))
+  .looseObject({ kind: z.string() })
+  .transform(({ kind, ...row }): Record<string, unknown> => ({
+    kind,
+    ...(kind === 'pack' && { form: null, bore: null }),
+    ...Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null)),
+  }))
   .pipe(changeSchema);
 
 export async function jobPlan(tx: Tx, jobId: string): Promise<z.infer<typeof planSchema> | undefined> {
@@ -32,8 +30,12 @@ export async function jobPlan(tx: Tx, jobId: string): Promise<z.infer<typeof pla
     `SELECT kind, front_mm AS front, front_typed AS "frontTyped", rear_mm AS rear, rear_typed AS "rearTyped",
             thickness_mm AS thickness, thickness_typed AS "thicknessTyped", camber_mm AS camber,
             camber_typed AS "camberTyped", source, height_mm AS height, height_typed AS "heightTyped",
-            length_mm AS length, length_typed AS "lengthTyped"
-       FROM plan_change WHERE plan_id = $1 ORDER BY ordinal`,
+            length_mm AS length, length_typed AS "lengthTyped", leaf_number AS leaf, leaf_typed AS "leafTyped", form,
+            bore_mm AS bore, width_mm AS width, used, part_id AS "partId", part_name AS "partName",
+            (SELECT json_agg(json_build_object('front', l.front_mm, 'rear', l.rear_mm, 'thickness', l.thickness_mm,
+                                               'camber', l.camber_mm, 'camberKnown', l.camber_known) ORDER BY l.ordinal)
+               FROM plan_leaf l WHERE l.shop_id = c.shop_id AND l.plan_id = c.plan_id AND l.change = c.ordinal) AS leaves
+       FROM plan_change c WHERE plan_id = $1 ORDER BY ordinal`,
     [head.id],
   );
   return { ...head, changes };
@@ -56,13 +58,15 @@ export const claimPlan = (tx: Tx, jobId: string, version: number) =>
   );
 
 export async function replaceChanges(tx: Tx, planId: string, changes: readonly ChangeRow[]): Promise<void> {
+  await tx.run('DELETE FROM plan_leaf WHERE plan_id = $1', [planId]);
   await tx.run('DELETE FROM plan_change WHERE plan_id = $1', [planId]);
   for (const [ordinal, change] of changes.entries()) {
     const c: Partial<Record<string, unknown>> = change;
     await tx.run(
       `INSERT INTO plan_change (shop_id, plan_id, ordinal, kind, front_mm, front_typed, rear_mm, rear_typed, thickness_mm,
-                                thickness_typed, camber_mm, camber_typed, source, height_mm, height_typed, length_mm, length_typed)
-       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)`,
+                                thickness_typed, camber_mm, camber_typed, source, height_mm, height_typed, length_mm, length_typed, leaf_number,
+                                leaf_typed, form, bore_mm, width_mm, used, part_id, part_name)
+       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21, $22, $23, $24, $25)`,
       [
         tx.shop,
         planId,
@@ -81,8 +85,22 @@ export async function replaceChanges(tx: Tx, planId: string, changes: readonly C
         c.heightTyped,
         c.length,
         c.lengthTyped,
+        c.leaf,
+        c.leafTyped,
+        c.form,
+        c.bore,
+        c.width,
+        c.used,
+        c.partId,
+        c.partName,
       ],
     );
+    for (const [k, leaf] of (change.kind === 'pack' ? change.leaves : []).entries())
+      await tx.run(
+        `INSERT INTO plan_leaf (shop_id, plan_id, change, ordinal, front_mm, rear_mm, thickness_mm, camber_mm, camber_known)
+         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
+        [tx.shop, planId, ordinal, k, leaf.front, leaf.rear, leaf.thickness, leaf.camber, leaf.camberKnown],
+      );
   }
 }
 

@@ -1,5 +1,6 @@
 // Choose: the plan of a job.
-import { type JobView, type PlanEdit } from '@/contracts/job';
+import { type JobView } from '@/contracts/job';
+import { type PlanEdit } from '@/contracts/plan';
 import { conflict, ProblemError } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
 import * as plans from '@/data/plan';
@@ -14,12 +15,21 @@ export async function editPlan(tx: Tx, jobId: string, edit: PlanEdit): Promise<J
       message: 'A block on a steered axle is not offered: it can turn the axle under braking.',
       field: 'block',
     });
-  const kinds = edit.changes.map((c) => c.kind).filter((k) => k !== 'addLeaf');
+  const kinds = edit.changes.map((c) => c.kind).filter((k) => k !== 'addLeaf' && k !== 'removeLeaf');
   if (new Set(kinds).size < kinds.length)
     throw new ProblemError(422, {
       code: 'bad-input',
       message: 'A plan holds one block, one shackle and one conversion at most; blocks are never stacked.',
       field: 'changes',
+    });
+  const out = edit.changes.flatMap((c) => (c.kind === 'removeLeaf' ? [c.leaf] : []));
+  const swap = edit.changes.find((c) => c.kind === 'pack');
+  const there = swap?.leaves.length ?? before.leaves.length;
+  if (out.some((leaf) => leaf > there) || new Set(out).size < out.length)
+    throw new ProblemError(422, {
+      code: 'bad-input',
+      message: `The pack has ${there} leaves; each but the main leaf can be taken out once.`,
+      field: 'leaf',
     });
   if (before.axle.arrangement === 'over' && kinds.includes('overAxle'))
     throw new ProblemError(422, {

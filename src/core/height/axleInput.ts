@@ -56,6 +56,20 @@ export type Change =
   /** Block height after the work; 0 = none. */
   | { kind: 'block'; height: Estimate }
   | { kind: 'shackle'; length: Estimate }
+  /** A leaf below the main one taken out; 0 = main, as the pack stands. */
+  | { kind: 'removeLeaf'; leaf: number }
+  /** Another pack in the place of the old one. `used` packs have settled. */
+  | {
+      kind: 'pack';
+      leaves: { front: Estimate; rear: Estimate; thickness: Estimate; camber: Estimate; chord: Estimate }[];
+      width: Estimate;
+      eyeOffset: Estimate;
+      used: boolean;
+    }
+  /** All leaves curved anew by a specialist, this much more camber over the main leaf's length. */
+  | { kind: 'rearch'; camber: Estimate }
+  /** The same main leaf with its eyes rolled otherwise: eye centre above its mid-surface. */
+  | { kind: 'eyes'; offset: Estimate }
   /** The broken leaf of either side replaced by its like. */
   | { kind: 'mendLeaf' }
   /** Spring moved from under to over the axle, on a perch of this height. */
@@ -149,6 +163,8 @@ const PARTS: Record<string, string> = {
   rear: 'rear length',
   thickness: 'thickness',
   departure: 'free curve',
+  camber: 'free camber',
+  chord: 'span of the free camber',
   height: 'height before the work',
   archTop: 'loaded arch',
   load: 'load on the spring',
@@ -156,6 +172,9 @@ const PARTS: Record<string, string> = {
 
 /** The same words in a plan of changes, where they mean the new part. */
 const CHANGED: Record<string, string> = {
+  width: 'width of the new pack',
+  eyeOffset: 'eye size and form of the new pack',
+  offset: 'form of the new eyes',
   front: 'front length of the added leaf',
   rear: 'rear length of the added leaf',
   thickness: 'thickness of the added leaf',
@@ -173,6 +192,8 @@ export function inputLabel(path: string): string {
   const part = path.split('.');
   const last = PARTS[part.at(-1) ?? ''] ?? part.at(-1) ?? path;
   if (part[0] === 'pack' && part[1] === 'leaves') return `${last} of leaf ${Number(part[2]) + 1}`;
+  if (part[0] === 'changes' && part[2] === 'leaves')
+    return `${PARTS[part.at(-1) ?? ''] ?? last} of leaf ${Number(part[3]) + 1} of the new pack`;
   if (part[0] === 'changes') return CHANGED[part.at(-1) ?? ''] ?? last;
   if (part[0] === 'states') return 'mass of the load aboard';
   if (part[0] === 'sides' && part.includes('press')) return `press run, ${part[1]}`;

@@ -1,14 +1,6 @@
 import { CoreError } from '../errors';
 import { calibrateNested, type Calibrated } from '../leafpack/calibrate';
-import {
-  curvatureFromCamber,
-  packThickness,
-  placeByLength,
-  withinMain,
-  type Clamp,
-  type Leaf,
-  type Pack,
-} from '../leafpack/pack';
+import { withinMain, type Clamp, type Leaf, type Pack } from '../leafpack/pack';
 import { EXACT, PackSolver, type Fineness } from '../leafpack/solve';
 import {
   installedRate,
@@ -20,6 +12,7 @@ import {
 import { SPRING_STEEL_E } from '../material/steel';
 import { mainLeafAboveHub, type Stack } from '../stack/stack';
 import { type AxleInput, type Change, type Drawn, type Side } from './axleInput';
+import { builtPack, builtStack, changesPack, mends } from './built';
 
 export type DrawnInput = Drawn<AxleInput>;
 export type DrawnChange = Drawn<Change>;
@@ -58,13 +51,6 @@ export const brokenAt = (
   const { broken } = spring;
   return broken?.leaf === leaf ? { broken: { end: broken.end, at: broken.at } } : {};
 };
-
-function whole(leaf: Leaf): Leaf {
-  const { broken, ...rest } = leaf;
-  return broken ? rest : leaf;
-}
-
-const mends = (changes: readonly DrawnChange[]): boolean => changes.some((c) => c.kind === 'mendLeaf');
 
 /** A pack as some of the changes leave it, with the shapes it was last solved in. */
 interface Build {
@@ -131,49 +117,11 @@ export class SideModel {
   }
 
   private packAfter(changes: readonly DrawnChange[]): Pack | undefined {
-    if (!this.calibrated) return undefined;
-    const { pack } = this.calibrated;
-    const leaves = mends(changes) ? pack.leaves.map(whole) : [...pack.leaves];
-    for (const change of changes) {
-      if (change.kind !== 'addLeaf') continue;
-      const main = pack.leaves[0]!;
-      const leaf: Leaf = {
-        front: change.front,
-        rear: change.rear,
-        width: main.width,
-        thickness: change.thickness,
-        curvature: curvatureFromCamber(change.camber, change.chord),
-      };
-      const added = withinMain(leaf, main);
-      leaves.splice(placeByLength(leaves, added), 0, added);
-    }
-    return { ...pack, leaves };
-  }
-
-  private stackAfter(changes: readonly DrawnChange[]): Stack {
-    const leaves = this.input.pack?.leaves ?? [];
-    const main = leaves[0]?.thickness ?? 0;
-    const stack: Stack = {
-      arrangement: this.input.arrangement,
-      tubeDiameter: this.input.tubeDiameter,
-      perch: this.input.perch,
-      block: this.input.block,
-      main,
-      below: packThickness(leaves) - main,
-    };
-    for (const change of changes) {
-      if (change.kind === 'addLeaf') stack.below += change.thickness;
-      if (change.kind === 'block') stack.block = change.height;
-      if (change.kind === 'overAxle') {
-        stack.arrangement = 'over';
-        stack.perch = change.perch;
-      }
-    }
-    return stack;
+    return this.calibrated && builtPack(this.calibrated.pack, changes);
   }
 
   private buildOf(changes: readonly DrawnChange[], pack: Pack): Build {
-    const leaves = changes.filter((c) => c.kind === 'addLeaf');
+    const leaves = changes.filter(changesPack);
     const mended = mends(changes) && this.calibrated!.pack.leaves.some((leaf) => leaf.broken);
     const key = leaves.length === 0 && !mended ? '' : changes.map((c) => c.kind).join();
     const known = this.builds.get(key);
@@ -192,7 +140,7 @@ export class SideModel {
 
   /** The side with some of the changes made, under its base load plus `extraLoad` N. */
   state(changes: readonly DrawnChange[], extraLoad: number): SideState {
-    const stack = this.stackAfter(changes);
+    const stack = builtStack(this.input, changes);
     const aboveHub = mainLeafAboveHub(stack);
     const pack = this.packAfter(changes);
     if (!pack || !this.calibrated || !this.pivot) return { rise: aboveHub, aboveHub, stack };
@@ -207,6 +155,15 @@ export class SideModel {
     const { solver } = build;
     const seatLength = this.input.pack?.seatLength ?? 0;
     return { rise: aboveHub - state.seat.y, aboveHub, stack, spring: { solver, linkage, state, load, seatLength } };
+  }
+
+  /**
+   * Gives up every build but the unchanged one: their solvers are tuned to the next build instead of made anew. What was solved
+   * before must not be asked any more.
+   */
+  recycle(): void {
+    for (const [key, build] of this.builds)
+      if (key !== '') this.builds.set(key, { solver: build.solver, solved: new Map(), guesses: build.solved });
   }
 
   private readonly bench = new Map<readonly DrawnChange[], PackSolver>();
@@ -226,13 +183,3 @@ export class SideModel {
 /** Effective rate of a solved side, N/mm. */
 export const sideRate = (spring: NonNullable<SideState['spring']>): number =>
   installedRate(spring.solver, spring.linkage, spring.load, spring.state);
-
-/** Clamped thickness that the U-bolts span changes by this much, mm. Undefined when the spring changes places. */
-export function clampGrowth(input: DrawnInput): number | undefined {
-  if (input.changes.some((c) => c.kind === 'overAxle')) return undefined;
-  return input.changes.reduce((sum, change) => {
-    if (change.kind === 'addLeaf') return sum + change.thickness;
-    if (change.kind === 'block') return sum + change.height - input.block;
-    return sum;
-  }, 0);
-}

@@ -2,7 +2,7 @@ import { CoreError } from '../errors';
 import { centreBoltLength } from '../fastener/centreBolt';
 import { uboltAfter, type UboltVerdict } from '../fastener/ubolt';
 import { handbookEstimate } from '../leafpack/handbook';
-import { clampHalf, packThickness } from '../leafpack/pack';
+import { clampHalf } from '../leafpack/pack';
 import { COARSE } from '../leafpack/half';
 import { packLife } from '../leafpack/stress';
 import { type Fineness, type PackSolver } from '../leafpack/solve';
@@ -10,7 +10,8 @@ import { GRAVITY } from '../material/steel';
 import { droopTravel, type Droop } from '../travel/droop';
 import { CORE_VERSION } from '../version';
 import { draw, estimatesOf, type AxleInput, type Side, SIDES } from './axleInput';
-import { clampGrowth, SideModel, sideRate, type DrawnChange, type DrawnInput, type SideState } from './axleModel';
+import { builtDepth, changesPack, changesThickness, clampGrowth, thicknessRise } from './built';
+import { SideModel, sideRate, type DrawnChange, type DrawnInput, type SideState } from './axleModel';
 import { elevationOf, type Elevation } from './elevation';
 import { type Estimate } from './estimate';
 import { type LedgerLine } from './ledger';
@@ -27,7 +28,15 @@ const ONE_AT_A_TIME: Fineness = { settled: 1e-4, divisions: COARSE };
 export const NARROWEST_BAND = 3;
 /** Settling a new leaf is expected to take after the work: 5 ± 5 mm in 1,500 km. Common practice. */
 const NEW_LEAF_SETTLING = { value: -5, half90: 5 };
+const NEW_PACK_SETTLING = { value: -5, half90: 4 };
 const USED_SETTLING = { value: 0, half90: 3 };
+
+function settlingOf({ changes }: AxleInput): { value: number; half90: number } {
+  if (changes.some((c) => c.kind === 'addLeaf')) return NEW_LEAF_SETTLING;
+  // A re-arched pack has lost its set, like a new one.
+  if (changes.some((c) => (c.kind === 'pack' && !c.used) || c.kind === 'rearch')) return NEW_PACK_SETTLING;
+  return USED_SETTLING;
+}
 
 /** One load state of one build: what the spring does there. */
 export interface SpringFigures {
@@ -140,18 +149,21 @@ interface Rises {
 function rises(drawn: DrawnInput, model: SideModel, count: number): Rises {
   const extras = extraLoads(drawn, count);
   const base = model.state([], 0).rise;
-  const over = drawn.arrangement === 'over';
   return {
     alone: drawn.changes.map((change) => model.state([change], 0).rise - base),
-    thickness: drawn.changes.map((c) => (c.kind === 'addLeaf' && over ? c.thickness : 0)),
+    thickness: drawn.changes.map((change) => thicknessRise(drawn, change)),
     load: extras.map((extra) => (extra === 0 ? 0 : model.state([], extra).rise - base)),
     total: extras.map((extra) => model.state(drawn.changes, extra).rise - base),
   };
 }
 
-const LINE: Record<DrawnChange['kind'], { kind: LedgerLine['kind']; label: string }> = {
+const LINE: Record<DrawnChange['kind'], { kind: LedgerLine['kind']; label: string; thickness?: string }> = {
   mendLeaf: { kind: 'mendLeaf', label: 'broken leaf made good' },
-  addLeaf: { kind: 'leafArch', label: 'added leaf, arch' },
+  addLeaf: { kind: 'leafArch', label: 'added leaf, arch', thickness: 'added leaf, thickness' },
+  removeLeaf: { kind: 'removeLeaf', label: 'leaf taken out, arch', thickness: 'leaf taken out, thickness' },
+  pack: { kind: 'pack', label: 'other pack, arch and eyes', thickness: 'other pack, thickness' },
+  rearch: { kind: 'rearch', label: 're-arched' },
+  eyes: { kind: 'eyes', label: 'eye form' },
   block: { kind: 'block', label: 'block' },
   shackle: { kind: 'shackle', label: 'shackle' },
   overAxle: { kind: 'overAxle', label: 'spring over the axle' },
@@ -166,8 +178,9 @@ function linesOf(drawn: DrawnInput, side: Side, r: Rises, state: number): Ledger
   if (height !== null) push('measured', 'measured, as it stands', height);
   drawn.changes.forEach((change, i) => {
     const thickness = r.thickness[i]!;
-    if (change.kind === 'addLeaf') push('leafThickness', 'added leaf, thickness', thickness);
-    push(LINE[change.kind].kind, LINE[change.kind].label, r.alone[i]! - thickness);
+    const line = LINE[change.kind];
+    if (line.thickness) push('leafThickness', line.thickness, thickness);
+    push(line.kind, line.label, r.alone[i]! - thickness);
   });
   if (state > 0) push('load', `load: ${drawn.states[state]!.name}`, r.load[state]!);
   const sum = r.alone.reduce((s, v) => s + v, 0) + r.load[state]!;
@@ -195,14 +208,13 @@ export function* predictCentral(input: AxleInput, ranked = true): Generator<void
     sides[side] = { ...sides[side], fit, unfit };
   }
   const growth = clampGrowth(drawn);
-  const leaves = [...(drawn.pack?.leaves ?? []), ...drawn.changes.filter((c) => c.kind === 'addLeaf')];
   return {
     coreVersion: CORE_VERSION,
     sides,
     ubolt: growth === undefined ? 'new set' : input.ubolt ? uboltAfter(input.ubolt, growth) : null,
     centreBolt: drawn.pack
       ? {
-          ...centreBoltLength(packThickness(leaves), input.centreBolt.nutHeight, input.centreBolt.pitch),
+          ...centreBoltLength(builtDepth(drawn, drawn.changes), input.centreBolt.nutHeight, input.centreBolt.pitch),
           origin: input.centreBolt.origin,
         }
       : null,
@@ -281,7 +293,7 @@ function* predictSide(
       life: ranked ? lifeOf(changes, load) : null,
     };
   };
-  const settling = input.changes.some((c) => c.kind === 'addLeaf') ? NEW_LEAF_SETTLING : USED_SETTLING;
+  const settling = settlingOf(input);
   const height = drawn.sides[side].height;
   const predicted = states.map((state, k): StatePrediction => {
     const extra = extras[k]!;
@@ -366,13 +378,14 @@ function besideModel(
   const load = before.load;
   const archChange = built.freeArch - load / built.rate - (old.freeArch - load / old.rate);
   const stack = drawn.changes.reduce((sum, change) => {
-    if (change.kind === 'addLeaf') return sum + (drawn.arrangement === 'over' ? change.thickness : 0);
+    if (changesThickness(change)) return sum + thicknessRise(drawn, change);
+    if (changesPack(change)) return sum;
     const line = state.ledger.find((l) => l.kind === LINE[change.kind].kind);
     return sum + (line?.value ?? 0);
   }, 0);
-  const leafAdded = drawn.changes.some((c) => c.kind === 'addLeaf');
+  const otherPack = drawn.changes.some(changesPack);
   return {
-    handbook: { rateBefore: old.rate, rateAfter: built.rate, change: stack + (leafAdded ? archChange : 0) },
+    handbook: { rateBefore: old.rate, rateAfter: built.rate, change: stack + (otherPack ? archChange : 0) },
     assembled: { before: before.solver.onRollers(0).arch, after: after.solver.onRollers(0).arch },
   };
 }

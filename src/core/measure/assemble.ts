@@ -104,7 +104,12 @@ export function assemble(sheet: Sheet): Assembled {
             }
           : null,
       centreBolt: { ...ASSUMED.centreBolt, origin: 'assumed' },
-      changes: [...(sheet.broken?.length ? [{ kind: 'mendLeaf' as const }] : []), ...sheet.changes.map(plannedChange)],
+      changes: [
+        ...(sheet.broken?.length && !sheet.changes.some((c) => c.kind === 'pack')
+          ? [{ kind: 'mendLeaf' as const }]
+          : []),
+        ...sheet.changes.map((change) => plannedChange(change, pack, sheet)),
+      ],
       hanging: (unsprungOf(sheet, read).value / 2) * GRAVITY,
       states: sheet.states.map((state) => ({
         id: state.id,
@@ -252,20 +257,58 @@ function assembleLoads(sheet: Sheet, read: Read): Record<Side, Estimate> | null 
   return { left: estimate(loads.left), right: estimate(loads.right) };
 }
 
-/** Caliper and tape for a part in hand; a catalogue figure is wider. */
-function plannedChange(change: PlannedChange): Change {
-  if (change.kind === 'block') return { kind: 'block', height: blockOf(change.height) };
-  if (change.kind === 'shackle') return { kind: 'shackle', length: measured(change.length, 1) };
-  if (change.kind === 'overAxle') return { kind: 'overAxle', perch: measured(change.height, 1) };
-  const inHand = change.source === 'measured';
-  const origin = inHand ? 'measured' : 'catalogue';
-  const of = (value: number, half90: number): Estimate => ({ value, half90, origin });
+/** What is known of a planned change, with its doubt. @param pack as it stands, for what a change is counted from */
+function plannedChange(change: PlannedChange, pack: PackInput | null, sheet: Sheet): Change {
+  switch (change.kind) {
+    case 'block':
+      return { kind: 'block', height: blockOf(change.height) };
+    case 'shackle':
+      return { kind: 'shackle', length: measured(change.length, 1) };
+    case 'overAxle':
+      return { kind: 'overAxle', perch: measured(change.height, 1) };
+    case 'removeLeaf':
+      return { kind: 'removeLeaf', leaf: change.leaf - 1 };
+    case 'rearch':
+      return { kind: 'rearch', camber: measured(change.camber, ASSUMED.rearched) };
+    case 'eyes': {
+      const bore = readingAt(sheet, { point: 'eyeBore' })?.value ?? ASSUMED.eyeBore.value;
+      return { kind: 'eyes', offset: measured(eyeOffset(change.form, bore, pack?.leaves[0]?.thickness.value ?? 0), 2) };
+    }
+    case 'addLeaf':
+      return { kind: 'addLeaf', ...leafOf(change, change.source) };
+    case 'pack': {
+      const { leaves, width, eyeForm, eyeBore, used, source } = change;
+      const offset = eyeOffset(eyeForm ?? 'upturned', eyeBore ?? ASSUMED.eyeBore.value, leaves[0]?.thickness ?? 0);
+      const known = eyeForm !== null && eyeBore !== null;
+      return {
+        kind: 'pack',
+        leaves: leaves.map((leaf) => leafOf(leaf, source, leaf.camberKnown)),
+        width: { value: width, half90: 0.5, origin: source },
+        eyeOffset: {
+          value: offset,
+          half90: known ? 1 : ASSUMED.eyeBore.half90 / 2,
+          origin: known ? source : 'assumed',
+        },
+        used,
+      };
+    }
+  }
+}
+
+/** Caliper and tape for a part in hand; a catalogue figure is wider, and a camber nobody measured wider still. */
+function leafOf(
+  leaf: { front: number; rear: number; thickness: number; camber: number },
+  source: 'measured' | 'catalogue',
+  camberKnown = true,
+) {
+  const inHand = source === 'measured';
+  const of = (value: number, half90: number): Estimate => ({ value, half90, origin: source });
+  const camber = inHand && camberKnown ? ASSUMED.camberString : ASSUMED.camberCatalogue;
   return {
-    kind: 'addLeaf',
-    front: of(change.front, 3),
-    rear: of(change.rear, 3),
-    thickness: of(change.thickness, inHand ? 0.15 : 0.3),
-    camber: of(change.camber, inHand ? ASSUMED.camberString : ASSUMED.camberCatalogue),
-    chord: of(chordUnderCamber(change.front + change.rear, change.camber), 5),
+    front: of(leaf.front, 3),
+    rear: of(leaf.rear, 3),
+    thickness: of(leaf.thickness, inHand ? 0.15 : 0.3),
+    camber: { ...of(leaf.camber, camber), ...(!camberKnown && { origin: 'assumed' as const }) },
+    chord: of(chordUnderCamber(leaf.front + leaf.rear, leaf.camber), 5),
   };
 }

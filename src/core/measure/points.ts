@@ -355,6 +355,8 @@ export const ASSUMED = {
   uboltNut: 14,
   centreBolt: { nutHeight: 8, pitch: 1.5 },
   camberCatalogue: 15,
+  /** A specialist’s re-arching comes out at the wanted camber within this, mm. Assumed. */
+  rearched: 8,
   camberString: 4,
 } as const;
 

@@ -55,6 +55,19 @@ export type PlannedChange =
       camber: number;
       source: 'measured' | 'catalogue';
     }
+  /** `leaf` counts from the main leaf, 1. */
+  | { kind: 'removeLeaf'; leaf: number }
+  | {
+      kind: 'pack';
+      leaves: { front: number; rear: number; thickness: number; camber: number; camberKnown: boolean }[];
+      width: number;
+      eyeForm: EyeForm | null;
+      eyeBore: number | null;
+      used: boolean;
+      source: 'measured' | 'catalogue';
+    }
+  | { kind: 'rearch'; camber: number }
+  | { kind: 'eyes'; form: EyeForm }
   | { kind: 'block'; height: number }
   | { kind: 'shackle'; length: number }
   | { kind: 'overAxle'; height: number };

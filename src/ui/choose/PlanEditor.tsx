@@ -1,20 +1,26 @@
 'use client';
 import { type JobView } from '@/contracts/job';
 import { TypedField } from '../measured/TypedField';
+import { EYE_FORMS } from '@/core/measure/points';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
 import { CHANGES, type ChangeKind, type DraftLine } from './planDraft';
 import { type PlanHandle } from './usePlan';
 
+/** What a plan may hold more than once. */
+const REPEATED: ReadonlySet<ChangeKind> = new Set(['addLeaf', 'removeLeaf']);
+
 /** What may be planned at all on this axle, and why not. */
 function refusal(kind: ChangeKind, view: JobView, lines: readonly DraftLine[]): string | undefined {
-  if (kind !== 'addLeaf' && lines.some((line) => line.kind === kind))
+  if (!REPEATED.has(kind) && lines.some((line) => line.kind === kind))
     return kind === 'block' ? 'blocks are never stacked' : 'already in the plan';
   if (kind === 'block' && view.axle.steered) return 'never on a steered axle';
   if (kind === 'overAxle' && view.axle.arrangement === 'over') return 'it lies over the axle already';
   return undefined;
 }
+
+const EYE_NAMES = { upturned: 'upturned', berlin: 'centred', downturned: 'downturned' };
 
 /** The plan of changes, line by line. */
 export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) {
@@ -43,7 +49,11 @@ export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) 
         return (
           <div key={line.key} className="change" role="group" aria-label={name}>
             <div className="change-head">
-              <h3>{name}</h3>
+              <h3>
+                {name}
+                {line.part ? <span className="muted small"> {line.part.partName}</span> : null}
+                {line.pack ? <span className="muted small"> {line.pack.partName ?? 'from the bench'}</span> : null}
+              </h3>
               {line.kind === 'addLeaf' ? (
                 <Chips
                   label="Leaf’s figures come from"
@@ -59,6 +69,22 @@ export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) 
                 Take out
               </button>
             </div>
+            {CHANGES[line.kind].form ? (
+              <Chips
+                label="Eyes of the new main leaf"
+                options={EYE_FORMS.map((form) => ({ id: form, name: EYE_NAMES[form] }))}
+                value={line.form ?? null}
+                onPick={(form) => replace(line.key, { form })}
+              />
+            ) : null}
+            {line.pack ? (
+              <p className="small">
+                {line.pack.leaves.length} leaves, {line.pack.used ? 'used' : 'new'}
+                {line.pack.leaves.some((leaf) => !leaf.camberKnown)
+                  ? '; its free camber was not measured and is taken from its arch or nested'
+                  : ''}
+              </p>
+            ) : null}
             <div className="grid-fields tight">
               {fields.map((field) => (
                 <TypedField
@@ -77,21 +103,23 @@ export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) 
       })}
       <ProblemNote problem={plan.problem} />
       <div className="acts">
-        {(Object.keys(CHANGES) as ChangeKind[]).map((kind) => {
-          const no = refusal(kind, view, lines);
-          return (
-            <button
-              key={kind}
-              type="button"
-              className="act quiet"
-              disabled={no !== undefined}
-              onClick={() => add(kind)}
-            >
-              + {CHANGES[kind].name}
-              {no ? <span className="small">&nbsp;({no})</span> : null}
-            </button>
-          );
-        })}
+        {(Object.keys(CHANGES) as ChangeKind[])
+          .filter((kind) => kind !== 'pack')
+          .map((kind) => {
+            const no = refusal(kind, view, lines);
+            return (
+              <button
+                key={kind}
+                type="button"
+                className="act quiet"
+                disabled={no !== undefined}
+                onClick={() => add(kind)}
+              >
+                + {CHANGES[kind].name}
+                {no ? <span className="small">&nbsp;({no})</span> : null}
+              </button>
+            );
+          })}
         {plan.unfinished > 0 ? (
           <button type="button" className="act quiet" onClick={plan.drop}>
             Drop unfinished edit

@@ -1,4 +1,4 @@
-import { changeSchema, type ChangeRow } from '@/contracts/job';
+import { changeSchema, type ChangeRow } from '@/contracts/plan';
 import { CHANGES, completeLine, lineOf, type ChangeKind } from './planDraft';
 
 const stored: ChangeRow[] = [
@@ -13,6 +13,34 @@ const stored: ChangeRow[] = [
     camber: 111,
     camberTyped: '4 3/8',
     source: 'catalogue',
+  },
+  {
+    kind: 'addLeaf',
+    front: 484,
+    frontTyped: '484',
+    rear: 508,
+    rearTyped: '508',
+    thickness: 7.1,
+    thicknessTyped: '7.1',
+    camber: 111,
+    camberTyped: '111',
+    source: 'measured',
+    partId: '5a1e0009-0000-4000-8000-000000000001',
+    partName: 'Leaf off the shelf',
+  },
+  { kind: 'removeLeaf', leaf: 3, leafTyped: '3' },
+  { kind: 'rearch', camber: 25, camberTyped: '1 in' },
+  { kind: 'eyes', form: 'berlin' },
+  {
+    kind: 'pack',
+    leaves: [{ front: 600, rear: 640, thickness: 8, camber: 110, camberKnown: false }],
+    width: 60,
+    form: null,
+    bore: null,
+    used: true,
+    source: 'catalogue',
+    partName: 'Donor',
+    partId: '5a1e0009-0000-4000-8000-000000000002',
   },
   { kind: 'block', height: 0, heightTyped: '0' },
   { kind: 'shackle', length: 120, lengthTyped: '120' },

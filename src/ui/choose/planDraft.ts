@@ -1,9 +1,11 @@
-import { type ChangeRow } from '@/contracts/job';
+import { type ChangeRow } from '@/contracts/plan';
 import { type FieldRule } from '@/core/units/parse';
-import { lengthRule } from '@/core/units/rules';
+import { countRule, lengthRule } from '@/core/units/rules';
+import { type EyeForm } from '@/core/measure/points';
 import { type Typed } from '../measured/TypedField';
 
 export type ChangeKind = ChangeRow['kind'];
+type PackChange = Extract<ChangeRow, { kind: 'pack' }>;
 
 interface PlanField {
   id: string;
@@ -13,7 +15,7 @@ interface PlanField {
 }
 
 /** What each kind of change asks for. */
-export const CHANGES: Record<ChangeKind, { name: string; fields: readonly PlanField[] }> = {
+export const CHANGES: Record<ChangeKind, { name: string; fields: readonly PlanField[]; form?: boolean }> = {
   addLeaf: {
     name: 'Leaf added',
     fields: [
@@ -28,6 +30,25 @@ export const CHANGES: Record<ChangeKind, { name: string; fields: readonly PlanFi
       },
     ],
   },
+  removeLeaf: {
+    name: 'Leaf taken out',
+    fields: [
+      { id: 'leaf', label: 'Which leaf', rule: countRule(2, 30), hint: 'counted from the main leaf, which is 1' },
+    ],
+  },
+  pack: { name: 'Other pack', fields: [] },
+  rearch: {
+    name: 'Re-arched',
+    fields: [
+      {
+        id: 'camber',
+        label: 'Camber gained',
+        rule: lengthRule(-100, 200, 25),
+        hint: 'over the main leaf; specialist work, with a crack test',
+      },
+    ],
+  },
+  eyes: { name: 'Main leaf with other eyes', fields: [], form: true },
   block: {
     name: 'Block',
     fields: [
@@ -55,11 +76,18 @@ export interface DraftLine {
   kind: ChangeKind;
   values: Record<string, Typed>;
   source: 'measured' | 'catalogue';
+  /** The part of the shelf it was taken from. */
+  part?: { partId: string; partName: string };
+  form?: EyeForm;
+  /** A pack is taken from the shelf whole, never typed. */
+  pack?: PackChange;
 }
 
 /** The line as a stored change; undefined while a field is missing. */
 export function completeLine(line: DraftLine): ChangeRow | undefined {
-  const entries: [string, unknown][] = [];
+  if (line.kind === 'pack') return line.pack;
+  if (line.kind === 'eyes') return line.form && { kind: 'eyes', form: line.form };
+  const entries: [string, unknown][] = Object.entries(line.part ?? {});
   for (const { id } of CHANGES[line.kind].fields) {
     const typed = line.values[id];
     if (!typed) return undefined;
@@ -79,5 +107,14 @@ export function lineOf(change: ChangeRow, index: number): DraftLine {
     ]),
   );
   const source = change.kind === 'addLeaf' ? change.source : 'measured';
-  return { key: `stored-${index}`, kind: change.kind, values, source };
+  const { partId, partName } = stored as { partId?: string; partName?: string };
+  return {
+    key: `stored-${index}`,
+    kind: change.kind,
+    values,
+    source,
+    ...(partId && partName && { part: { partId, partName } }),
+    ...(change.kind === 'eyes' && { form: change.form }),
+    ...(change.kind === 'pack' && { pack: change }),
+  };
 }

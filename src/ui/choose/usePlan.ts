@@ -1,6 +1,6 @@
 'use client';
 import { useRef } from 'react';
-import { type ChangeRow } from '@/contracts/job';
+import { type ChangeRow } from '@/contracts/plan';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { useKept } from '../measured/useKept';

@@ -1,4 +1,4 @@
-import { planEditSchema } from '@/contracts/job';
+import { planEditSchema } from '@/contracts/plan';
 import { idRoute } from '@/server/http';
 import { editPlan } from '@/server/choose';
 

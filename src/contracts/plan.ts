@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import { EYE_FORMS } from '@/core/measure/points';
+
+const typed = z.string().trim().min(1).max(160);
+const length = (min: number, max: number) => z.number().min(min).max(max);
+/** The part of the shelf a change was taken from; absent for one measured or to be made. */
+const from = { partId: z.uuid().optional(), partName: z.string().min(1).max(160).optional() };
+
+export const planLeafSchema = z.object({
+  front: length(20, 2500),
+  rear: length(20, 2500),
+  thickness: length(1, 60),
+  camber: length(-500, 800),
+  camberKnown: z.boolean(),
+});
+
+/** One line of a plan: typed texts are kept beside the values. */
+export const changeSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('addLeaf'),
+    front: length(40, 1500),
+    frontTyped: typed,
+    rear: length(40, 1500),
+    rearTyped: typed,
+    thickness: length(3, 40),
+    thicknessTyped: typed,
+    camber: length(-300, 500),
+    camberTyped: typed,
+    source: z.enum(['measured', 'catalogue']),
+    ...from,
+  }),
+  z.object({ kind: z.literal('removeLeaf'), leaf: z.number().int().min(2).max(30), leafTyped: typed }),
+  z.object({
+    kind: z.literal('pack'),
+    leaves: z.array(planLeafSchema).min(1).max(30),
+    width: length(10, 300),
+    form: z.enum(EYE_FORMS).nullable(),
+    bore: length(6, 120).nullable(),
+    used: z.boolean(),
+    source: z.enum(['measured', 'catalogue']),
+    ...from,
+  }),
+  z.object({ kind: z.literal('rearch'), camber: length(-100, 200), camberTyped: typed }),
+  z.object({ kind: z.literal('eyes'), form: z.enum(EYE_FORMS) }),
+  z.object({ kind: z.literal('block'), height: length(0, 300), heightTyped: typed, ...from }),
+  z.object({ kind: z.literal('shackle'), length: length(30, 300), lengthTyped: typed, ...from }),
+  z.object({ kind: z.literal('overAxle'), height: length(0, 300), heightTyped: typed }),
+]);
+export type ChangeRow = z.infer<typeof changeSchema>;
+
+export const planSchema = z.object({
+  id: z.uuid(),
+  version: z.number(),
+  updatedBy: z.string(),
+  updatedAt: z.coerce.date().transform((d) => d.toISOString()),
+  changes: z.array(changeSchema),
+});
+
+export const planEditSchema = z.object({ version: z.number().int(), changes: z.array(changeSchema).max(8) });
+export type PlanEdit = z.infer<typeof planEditSchema>;

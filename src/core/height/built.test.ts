@@ -1,0 +1,116 @@
+import { flatbedSheet } from '../../../tests/reference/sheets';
+import { finish } from '../finish';
+import { assemble } from '../measure/assemble';
+import { chordUnderCamber, camberFromCurvature } from '../leafpack/pack';
+import { draw, type AxleInput, type Change } from './axleInput';
+import { SideModel } from './axleModel';
+import { builtPack } from './built';
+import { type Estimate } from './estimate';
+import { ledgerValue } from './ledger';
+import { central, predictCentral } from './predict';
+
+const exact = (value: number): Estimate => ({ value, half90: 0, origin: 'measured' });
+const base = (): AxleInput => ({ ...assemble(flatbedSheet()).input, changes: [] });
+const after = (changes: Change[]): AxleInput => ({ ...base(), changes });
+
+/** Rise of the frame that some changes make in the state of the day, mm. */
+function rise(changes: Change[]): number {
+  const drawn = draw(after(changes), central);
+  const model = new SideModel(drawn, 'left');
+  return model.state(drawn.changes, 0).rise - model.state([], 0).rise;
+}
+
+/** The calibrated pack of the left side as a change that puts the very same pack in. */
+function samePack(used = true): Extract<Change, { kind: 'pack' }> {
+  const drawn = draw(base(), central);
+  const { pack } = new SideModel(drawn, 'left').state([], 0).spring!.solver;
+  return {
+    kind: 'pack',
+    used,
+    width: exact(pack.leaves[0]!.width),
+    eyeOffset: exact(pack.eyeOffset.front),
+    leaves: pack.leaves.map((leaf) => {
+      // Over any chord: the change reads camber and chord together.
+      const chord = 0.98 * (leaf.front + leaf.rear);
+      return {
+        front: exact(leaf.front),
+        rear: exact(leaf.rear),
+        thickness: exact(leaf.thickness),
+        camber: exact(camberFromCurvature(leaf.curvature, chord)),
+        chord: exact(chord),
+      };
+    }),
+  };
+}
+
+test('the very same pack put in changes nothing', () => {
+  expect(rise([samePack()])).toBeCloseTo(0, 2);
+});
+
+test('a leaf taken out and one of its sizes added gives the pack as it was', () => {
+  const { leaves } = samePack();
+  const leaf = leaves[3]!;
+  expect(
+    rise([
+      { kind: 'removeLeaf', leaf: 3 },
+      { kind: 'addLeaf', ...leaf },
+    ]),
+  ).toBeCloseTo(0, 2);
+  expect(rise([{ kind: 'removeLeaf', leaf: 3 }])).toBeLessThan(-leaf.thickness.value - 3);
+});
+
+test('the main leaf is not taken out, nor one that is not there', () => {
+  expect(() => rise([{ kind: 'removeLeaf', leaf: 0 }])).toThrow(/no leaf 1 that can be taken out/);
+  expect(() => rise([{ kind: 'removeLeaf', leaf: 9 }])).toThrow(/no leaf 10/);
+});
+
+test('eyes rolled higher raise the frame by about what the eye centre moves', () => {
+  const now = base().pack!.eyeOffset.value;
+  const up = rise([{ kind: 'eyes', offset: exact(now + 10) }]);
+  expect(up).toBeGreaterThan(8);
+  expect(up).toBeLessThan(12);
+  expect(rise([{ kind: 'eyes', offset: exact(now) }])).toBeCloseTo(0, 4);
+});
+
+test('re-arching keeps nested leaves nested and raises the pack by nearly the camber gained', () => {
+  const drawn = draw(base(), central);
+  const { pack } = new SideModel(drawn, 'left').state([], 0).spring!.solver;
+  const { leaves } = builtPack(pack, [{ kind: 'rearch', camber: 30 }]);
+  const radius = leaves.map((leaf) => 1 / leaf.curvature);
+  radius.slice(1).forEach((r, i) => {
+    const between = (leaves[i]!.thickness + leaves[i + 1]!.thickness) / 2;
+    expect(r - radius[i]!).toBeCloseTo(between, 1);
+  });
+  const gained = rise([{ kind: 'rearch', camber: exact(30) }]);
+  expect(gained).toBeGreaterThan(24);
+  expect(gained).toBeLessThan(36);
+  expect(rise([{ kind: 'rearch', camber: exact(-30) }])).toBeLessThan(-24);
+});
+
+test('each line of a ledger is its change solved alone, thickness told apart, and all add up', () => {
+  const leaf = samePack().leaves[2]!;
+  const thin = { ...samePack(), leaves: samePack().leaves.slice(0, 5) };
+  const changes: Change[] = [thin, { kind: 'eyes', offset: exact(30) }, { kind: 'addLeaf', ...leaf }];
+  const { ledger } = finish(predictCentral(after(changes), false)).sides.left!.states[0]!;
+  const sum = ledger.filter((l) => l.kind !== 'total' && l.kind !== 'settling').reduce((s, l) => s + l.value, 0);
+  expect(sum).toBeCloseTo(ledgerValue(ledger, 'total'), 6);
+  const packThinner = ledger.filter((l) => l.kind === 'leafThickness').map((l) => l.value);
+  expect(packThinner[0]).toBeCloseTo(-samePack().leaves[5]!.thickness.value, 6);
+  expect(packThinner[1]).toBeCloseTo(leaf.thickness.value, 6);
+  expect(ledgerValue(ledger, 'pack') + packThinner[0]!).toBeCloseTo(rise([thin]), 1);
+  expect(ledgerValue(ledger, 'eyes')).toBeCloseTo(rise([changes[1]!]), 1);
+  expect(ledger.at(-1)).toMatchObject({ kind: 'settling', value: -5 });
+  const used = finish(predictCentral(after([samePack()]), false)).sides.left!.states[0]!.ledger.at(-1)!;
+  expect(used).toMatchObject({ kind: 'settling', value: 0, half90: 3 });
+});
+
+test('a shorter or longer chord of the same circle is the same leaf', () => {
+  const leaf = samePack().leaves[1]!;
+  const arc = leaf.front.value + leaf.rear.value;
+  const camber = camberFromCurvature(1 / 1500, chordUnderCamber(arc, 100));
+  const one = rise([{ kind: 'addLeaf', ...leaf, camber: exact(camber), chord: exact(chordUnderCamber(arc, 100)) }]);
+  const other = rise([
+    { kind: 'addLeaf', ...leaf, camber: exact(camberFromCurvature(1 / 1500, 700)), chord: exact(700) },
+  ]);
+  expect(one).toBeCloseTo(other, 2);
+});

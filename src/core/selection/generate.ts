@@ -1,0 +1,385 @@
+import { type AxleInput, type Change } from '../height/axleInput';
+import { type Estimate } from '../height/estimate';
+import { camberFromCurvature, chordUnderCamber, curvatureFromCamber, nestedCurvatures } from '../leafpack/pack';
+import { ASSUMED, eyeOffset } from '../measure/points';
+import { type PartLeaf } from '../parts/kinds';
+import { refusal, type Limits, type StockPart, type Suiting } from './parts';
+
+export const WAYS = [
+  'leafAdded',
+  'leafMade',
+  'leafOut',
+  'leafSwapped',
+  'block',
+  'blockOut',
+  'shackle',
+  'pack',
+  'donorPack',
+  'donorLeaf',
+  'eyes',
+  'overAxle',
+  'rearch',
+  'bushes',
+] as const;
+export type Way = (typeof WAYS)[number];
+
+/** A part a candidate takes, for both sides together. */
+export interface Taken {
+  id: string;
+  name: string;
+  count: number;
+  price: number | null;
+  days: number | null;
+  used: boolean;
+}
+
+/** One thing that could be done. */
+export interface Candidate {
+  /** The same for the same thing, whatever else is on offer. */
+  id: string;
+  name: string;
+  ways: Way[];
+  changes: Change[];
+  /** How each change would be written into the plan: the part and leaf it comes from. */
+  parts: Taken[];
+  /** Something in it has to be made or done by a specialist; its price is not known. */
+  made: string[];
+  /** Rating of a spring afterwards, kg; null when nobody knows. */
+  rating: number | null;
+}
+
+const PAIR = 2;
+
+const from = (value: number, half90: number, origin: Estimate['origin'] = 'catalogue'): Estimate => ({
+  value,
+  half90,
+  origin,
+});
+
+/** A leaf of a part as a change's leaf; in-hand parts are better known than a catalogue's. */
+function leafEstimates(
+  leaf: { front: number; rear: number; thickness: number },
+  camber: number,
+  known: boolean,
+  used: boolean,
+) {
+  return {
+    front: from(leaf.front, 3),
+    rear: from(leaf.rear, 3),
+    thickness: from(leaf.thickness, used ? 0.3 : 0.15),
+    camber: from(
+      camber,
+      known ? ASSUMED.camberCatalogue : 2 * ASSUMED.camberCatalogue,
+      known ? 'catalogue' : 'assumed',
+    ),
+    chord: from(chordUnderCamber(leaf.front + leaf.rear, camber), 5),
+  };
+}
+
+/** Free cambers of a pack: its own where measured, nested with the main leaf elsewhere; the main leaf's from the free arch. */
+export function packCambers(part: Pick<StockPart, 'leaves' | 'freeArch' | 'form' | 'eyeBore'>): number[] {
+  const main = part.leaves[0]!;
+  const arc = (leaf: PartLeaf) => leaf.front + leaf.rear;
+  let mainCurvature: number;
+  if (main.camber !== null) mainCurvature = curvatureFromCamber(main.camber, chordUnderCamber(arc(main), main.camber));
+  else {
+    const offset = eyeOffset(part.form ?? 'upturned', part.eyeBore ?? ASSUMED.eyeBore.value, main.thickness);
+    const camber = (part.freeArch ?? 0) + main.thickness / 2 - offset;
+    mainCurvature = curvatureFromCamber(camber, chordUnderCamber(arc(main), camber));
+  }
+  const nested = nestedCurvatures(
+    mainCurvature,
+    part.leaves.map((leaf) => leaf.thickness),
+  );
+  return part.leaves.map(
+    (leaf, i) => leaf.camber ?? camberFromCurvature(nested[i]!, arc(leaf) * (1 - (nested[i]! * arc(leaf)) ** 2 / 24)),
+  );
+}
+
+const taken = (part: StockPart, count: number): Taken => ({
+  id: part.id,
+  name: part.name,
+  count,
+  price: part.price === null ? null : part.price * count,
+  days: part.days,
+  used: part.used,
+});
+
+/** Leaves to be made: lengths as shares of the main leaf, thickness against the pack's own, and how much tighter than it curved. */
+const MADE = { shares: [0.85, 0.75, 0.65, 0.55], thinner: [-1, 0, 1], tighter: [1.1, 1.35, 1.6, 1.9] } as const;
+const REARCHED = [15, 25, 35, 50];
+
+/** Curvature of the main leaf as it lies free, to make a leaf that suits it; an estimate from its arch under load. */
+function usualCurvature(input: AxleInput): number {
+  const main = input.pack!.leaves[0]!;
+  const spring = input.sides.left.spring ?? input.sides.right.spring;
+  const length = main.front.value + main.rear.value;
+  // The free arch of a loaded pack is some way above the loaded one; a leaf's size need not be finer than this.
+  return curvatureFromCamber(Math.max(30, (spring?.archTop.value ?? 60) * 1.6), length);
+}
+
+/**
+ * Everything that can be done to this axle one step at a time, and sensible pairs of steps. Never among them: a block on a steered
+ * axle or without locators, stacked blocks, a heated, welded, cut-by-flame or drilled leaf; re-arching is marked as a specialist's.
+ * @param most number of candidates after which no more pairs are made
+ */
+export function candidatesFor(
+  input: AxleInput,
+  parts: readonly StockPart[],
+  axle: Suiting,
+  limits: Pick<Limits, 'noBlock' | 'noUsed' | 'onlyParts'>,
+  most = 5000,
+): Candidate[] {
+  const { pack } = input;
+  if (!pack) return [];
+  const open = parts.filter((part) => refusal(part, axle) === null && !(limits.noUsed && part.used));
+  const leaves = leavesOf(open, axle);
+  const singles: Candidate[] = [
+    ...leaves,
+    ...(limits.onlyParts ? [] : madeLeaves(input)),
+    ...pack.leaves.slice(1).map((_, k): Candidate => ({
+      id: `out:${k + 2}`,
+      name: `leaf ${k + 2} taken out`,
+      ways: ['leafOut'],
+      changes: [{ kind: 'removeLeaf', leaf: k + 1 }],
+      parts: [],
+      made: [],
+      rating: null,
+    })),
+    ...(limits.noBlock ? [] : blocksOf(open)),
+    ...(input.block.value > 0 ? [blockOut()] : []),
+    ...shacklesOf(open, input),
+    ...packsOf(open),
+    ...(limits.onlyParts ? [] : made(input, axle)),
+    bushes(),
+  ];
+  return [...singles, ...pairsOf(singles, most - singles.length)];
+}
+
+function leavesOf(parts: readonly StockPart[], axle: Suiting): Candidate[] {
+  return parts.flatMap((part): Candidate[] => {
+    if (part.kind === 'leaf' || part.kind === 'addLeafSet' || part.kind === 'overload')
+      return [
+        {
+          id: `leaf:${part.id}`,
+          name: `add ${part.name}`,
+          ways: ['leafAdded'],
+          changes: part.leaves.map((leaf) => ({
+            kind: 'addLeaf',
+            ...leafEstimates(leaf, leaf.camber!, true, part.used),
+          })),
+          parts: [taken(part, PAIR)],
+          made: [],
+          rating: null,
+        },
+      ];
+    // A new pack is not bought for one of its leaves.
+    if (part.kind !== 'pack' || !part.used) return [];
+    const cambers = packCambers(part);
+    // Any leaf of a donor but its main one, which would have to lose its eyes.
+    return part.leaves.slice(1).flatMap((leaf, k): Candidate[] =>
+      leaf.eyes !== 'none' || leaf.front > axle.front + 3 || leaf.rear > axle.rear + 3
+        ? []
+        : [
+            {
+              id: `donorLeaf:${part.id}:${k + 1}`,
+              name: `leaf ${k + 2} of ${part.name}`,
+              ways: ['donorLeaf'],
+              changes: [{ kind: 'addLeaf', ...leafEstimates(leaf, cambers[k + 1]!, leaf.camber !== null, part.used) }],
+              parts: [taken(part, PAIR)],
+              made: [],
+              rating: null,
+            },
+          ],
+    );
+  });
+}
+
+function madeLeaves(input: AxleInput): Candidate[] {
+  const [main] = input.pack!.leaves;
+  const curvature = usualCurvature(input);
+  return MADE.shares.flatMap((share) =>
+    MADE.thinner.flatMap((thinner) =>
+      MADE.tighter.map((tighter): Candidate => {
+        const size = {
+          front: Math.round(main!.front.value * share),
+          rear: Math.round(main!.rear.value * share),
+          thickness: Math.round(main!.thickness.value) + thinner,
+        };
+        const camber = Math.round(camberFromCurvature(curvature * tighter, size.front + size.rear));
+        return {
+          id: `make:${size.front}:${size.rear}:${size.thickness}:${camber}`,
+          name: `leaf to be made, ${size.front + size.rear} x ${size.thickness}, camber ${camber}`,
+          ways: ['leafMade'],
+          changes: [{ kind: 'addLeaf', ...leafEstimates(size, camber, true, false) }],
+          parts: [],
+          made: ['a leaf made by a spring maker'],
+          rating: null,
+        };
+      }),
+    ),
+  );
+}
+
+const blocksOf = (parts: readonly StockPart[]): Candidate[] =>
+  parts
+    .filter((part) => part.kind === 'block')
+    .map((part) => ({
+      id: `block:${part.id}`,
+      name: part.name,
+      ways: ['block'],
+      changes: [{ kind: 'block', height: from(part.height!, 0.5) }],
+      parts: [taken(part, PAIR)],
+      made: [],
+      rating: null,
+    }));
+
+const blockOut = (): Candidate => ({
+  id: 'blockOut',
+  name: 'block taken out',
+  ways: ['blockOut'],
+  changes: [{ kind: 'block', height: from(0, 0, 'measured') }],
+  parts: [],
+  made: [],
+  rating: null,
+});
+
+const shacklesOf = (parts: readonly StockPart[], input: AxleInput): Candidate[] =>
+  parts
+    .filter((part) => part.kind === 'shackle' && Math.abs(part.betweenBolts! - input.shackle.length.value) > 2)
+    .map((part) => ({
+      id: `shackle:${part.id}`,
+      name: part.name,
+      ways: ['shackle'],
+      changes: [{ kind: 'shackle', length: from(part.betweenBolts!, 0.5) }],
+      parts: [taken(part, PAIR)],
+      made: [],
+      rating: null,
+    }));
+
+const packsOf = (parts: readonly StockPart[]): Candidate[] =>
+  parts
+    .filter((part) => part.kind === 'pack')
+    .map((part) => {
+      const cambers = packCambers(part);
+      const offset = eyeOffset(
+        part.form ?? 'upturned',
+        part.eyeBore ?? ASSUMED.eyeBore.value,
+        part.leaves[0]!.thickness,
+      );
+      return {
+        id: `pack:${part.id}`,
+        name: part.name,
+        ways: [part.used ? 'donorPack' : 'pack'],
+        changes: [
+          {
+            kind: 'pack',
+            leaves: part.leaves.map((leaf, i) => leafEstimates(leaf, cambers[i]!, leaf.camber !== null, part.used)),
+            width: from(part.width!, 0.5),
+            eyeOffset: from(
+              offset,
+              part.form && part.eyeBore ? 1 : ASSUMED.eyeBore.half90 / 2,
+              part.form ? 'catalogue' : 'assumed',
+            ),
+            used: part.used,
+          },
+        ],
+        parts: [taken(part, PAIR)],
+        made: [],
+        rating: part.rating,
+      };
+    });
+
+/** What a specialist or a smith must make, besides leaves. */
+function made(input: AxleInput, axle: Suiting): Candidate[] {
+  const now = input.pack!.eyeOffset.value;
+  const main = input.pack!.leaves[0]!.thickness.value;
+  const eyes = (['upturned', 'berlin', 'downturned'] as const)
+    .map((form) => ({ form, offset: eyeOffset(form, Math.max(10, 2 * Math.abs(now) - main), main) }))
+    .filter(({ offset }) => now !== 0 && Math.abs(offset - now) > 3)
+    .map(({ form, offset }): Candidate => ({
+      id: `eyes:${form}`,
+      name: `main leaf with ${form === 'berlin' ? 'centred' : form} eyes`,
+      ways: ['eyes'],
+      changes: [{ kind: 'eyes', offset: from(offset, 2, 'assumed') }],
+      parts: [],
+      made: ['a main leaf with other eyes'],
+      rating: null,
+    }));
+  const rearched = REARCHED.map((camber): Candidate => ({
+    id: `rearch:${camber}`,
+    name: `re-arched by ${camber} mm`,
+    ways: ['rearch'],
+    changes: [{ kind: 'rearch', camber: from(camber, ASSUMED.rearched, 'assumed') }],
+    parts: [],
+    made: ['re-arching by a specialist, crack-tested'],
+    rating: null,
+  }));
+  const over: Candidate[] =
+    axle.arrangement === 'under'
+      ? [
+          {
+            id: 'overAxle',
+            name: 'spring moved over the axle',
+            ways: ['overAxle'],
+            changes: [{ kind: 'overAxle', perch: from(input.perch.value, 2, 'assumed') }],
+            parts: [],
+            made: ['new perches welded on by a qualified welder, new U-bolts'],
+            rating: null,
+          },
+        ]
+      : [];
+  return [...eyes, ...rearched, ...over];
+}
+
+const bushes = (): Candidate => ({
+  id: 'bushes',
+  name: 'bushes only',
+  ways: ['bushes'],
+  changes: [],
+  parts: [],
+  made: [],
+  rating: null,
+});
+
+/** Which ways go together in a pair. A pack brings its own leaves; blocks and shackles are never doubled. */
+const TOGETHER: readonly [Way, Way][] = [
+  ['leafAdded', 'shackle'],
+  ['leafAdded', 'leafOut'],
+  ['leafAdded', 'block'],
+  ['donorLeaf', 'leafOut'],
+  ['donorLeaf', 'shackle'],
+  ['leafMade', 'leafOut'],
+  ['leafMade', 'shackle'],
+  ['pack', 'shackle'],
+  ['donorPack', 'shackle'],
+  ['pack', 'block'],
+  ['block', 'shackle'],
+  ['leafAdded', 'blockOut'],
+  ['pack', 'blockOut'],
+  ['leafAdded', 'leafAdded'],
+];
+
+function pairsOf(singles: readonly Candidate[], most: number): Candidate[] {
+  const pairs: Candidate[] = [];
+  for (const [one, other] of TOGETHER)
+    for (const a of singles) {
+      if (a.ways[0] !== one) continue;
+      for (const b of singles) {
+        if (b.ways[0] !== other || a === b || (one === other && a.id > b.id)) continue;
+        if (pairs.length >= most) return pairs;
+        const swapped = other === 'leafOut';
+        pairs.push({
+          id: `${a.id}+${b.id}`,
+          name: `${a.name}, ${b.name}`,
+          ways: swapped ? ['leafSwapped', ...a.ways, ...b.ways] : [...a.ways, ...b.ways],
+          // A leaf is counted in the pack as it stands, so it is taken out first.
+          changes: swapped ? [...b.changes, ...a.changes] : [...a.changes, ...b.changes],
+          parts: [...a.parts, ...b.parts],
+          made: [...a.made, ...b.made],
+          rating: a.rating ?? b.rating,
+        });
+      }
+    }
+  return pairs;
+}

@@ -1,0 +1,314 @@
+import { CoreError } from '../errors';
+import { draw, type AxleInput, type Side, SIDES } from '../height/axleInput';
+import { SideModel, sideRate, type DrawnChange, type DrawnInput } from '../height/axleModel';
+import { clampGrowth } from '../height/built';
+import { bounceFrequency, smallBumpRate } from '../height/load';
+import { central, extraLoads, NARROWEST_BAND } from '../height/predict';
+import { taught } from '../height/springFit';
+import { uboltAfter, type Verdict } from '../fastener/ubolt';
+import { COARSE } from '../leafpack/half';
+import { EXACT, type Fineness } from '../leafpack/solve';
+import { SPRING_STEEL_LIMITS } from '../material/steel';
+import { type Candidate, type Way } from './generate';
+import { type Limits } from './parts';
+
+/** What is wanted, in one load state: the frame this much higher than it now stands there, mm. */
+export interface Wanted {
+  stateId: string;
+  change: number;
+}
+
+/** A candidate in one load state; lengths mm. */
+export interface CandidateState {
+  id: string;
+  /** Change of height against today in this same state. */
+  change: number;
+  /** Height afterwards; null without a before height. */
+  after: number | null;
+  /** N/mm, and against today's as a share. */
+  rate: number;
+  rateShare: number;
+  /** Hz; null when the other side's load is not known. */
+  frequency: number | null;
+  frequencyBefore: number | null;
+  /** What a bump of 5 mm meets, N/mm. */
+  smallBump: number;
+  smallBumpBefore: number;
+  /** Largest bending stress, MPa. */
+  stress: number;
+  /** The axle turns by this against today, rad; positive lifts its nose. */
+  noseUp: number;
+}
+
+export interface Ranked {
+  candidate: Candidate;
+  states: CandidateState[];
+  /** Distance from what is wanted, mm. */
+  miss: number;
+  /** Distance beyond what a prediction can tell apart, mm; what counts for the order. */
+  score: number;
+  /** Short by is negative. */
+  off: number;
+  ubolt: Verdict | 'new set';
+  /** Stress in the heaviest state against what a standing load may do. */
+  stressed: Verdict;
+  /** For the pair, parts only; null when a price is not known. */
+  price: number | null;
+  days: number | null;
+}
+
+/** A bump small enough for friction to matter, mm; chosen. */
+const SMALL_BUMP = 5;
+/** Fineness of the first look at many candidates. */
+const ROUGH: Fineness = { settled: 1e-3, divisions: COARSE };
+/** Candidates looked at again exactly, as a multiple of those asked for. */
+const AGAIN = 2;
+/** What the coarse mesh of the first look may be off, mm: more than was ever seen, so that nothing near is passed over. */
+const ROUGHLY = 0.5;
+
+/** A height is never foretold finer than this, so nothing nearer is better. */
+const scoreOf = (miss: number, give = 0): number => Math.max(0, miss - NARROWEST_BAND - give);
+
+/** Nearest first; of those equally near the one with fewer steps, then the cheaper one. */
+function order(
+  p: { score: number; miss: number; candidate: Candidate },
+  q: { score: number; miss: number; candidate: Candidate },
+): number {
+  return (
+    p.score - q.score ||
+    steps(p.candidate) - steps(q.candidate) ||
+    (priceOf(p.candidate) ?? UNPRICED) - (priceOf(q.candidate) ?? UNPRICED) ||
+    p.miss - q.miss ||
+    (p.candidate.id < q.candidate.id ? -1 : 1)
+  );
+}
+/** What has no price comes after all that has one. */
+const UNPRICED = 1e12;
+const steps = (candidate: Candidate): number => candidate.changes.length + candidate.made.length;
+/** For the pair, parts only; null when something in it has no price. */
+const priceOf = (candidate: Candidate): number | null =>
+  candidate.made.length > 0 ? null : total(candidate.parts.map((p) => p.price));
+
+interface Before {
+  rise: number;
+  rate: number;
+  frequency: number | null;
+  smallBump: number;
+  tilt: number;
+}
+
+/** One side of the axle on one mesh, asked for candidate after candidate. */
+class Trial {
+  readonly extras: number[];
+  private readonly model: SideModel;
+  private readonly before: Before[];
+  private readonly otherLoad: number | undefined;
+
+  constructor(
+    private readonly drawn: DrawnInput,
+    readonly side: Side,
+    fineness: Fineness,
+  ) {
+    this.model = new SideModel(drawn, side, fineness);
+    this.extras = extraLoads(drawn, drawn.states.length);
+    this.otherLoad = drawn.sides[side === 'left' ? 'right' : 'left'].spring?.load;
+    this.before = this.extras.map((extra) => this.at([], extra).figures);
+  }
+
+  private at(changes: readonly DrawnChange[], extra: number) {
+    const state = this.model.state(changes, extra);
+    const { spring } = state;
+    if (!spring) throw new CoreError('bad-input', 'pack', 'the spring is not known');
+    const rate = sideRate(spring);
+    const { solver, state: solved, load } = spring;
+    const half = solver.frictionHalfBand(solved.forces, solved.shape, rate);
+    const sprung = this.otherLoad === undefined ? null : load + this.otherLoad + extra;
+    return {
+      figures: {
+        rise: state.rise,
+        rate,
+        frequency: sprung === null ? null : bounceFrequency(rate, this.drawn.tyreRate, sprung),
+        smallBump: smallBumpRate(rate, half, SMALL_BUMP),
+        tilt: solved.seatTilt,
+      } satisfies Before,
+      stress: () => Math.max(...solver.peakStress(solved.forces, solved.shape)),
+    };
+  }
+
+  /** @throws CoreError when a state does not exist */
+  states(changes: readonly DrawnChange[], inOneState?: number): CandidateState[] {
+    return this.extras.flatMap((extra, k): CandidateState[] => {
+      if (inOneState !== undefined && k !== inOneState) return [];
+      const { figures, stress } = this.at(changes, extra);
+      const was = this.before[k]!;
+      const change = figures.rise - was.rise;
+      const height = this.drawn.sides[this.side].height;
+      return [
+        {
+          id: this.drawn.states[k]!.id,
+          change,
+          after: height === null ? null : height + figures.rise - this.before[0]!.rise,
+          rate: figures.rate,
+          rateShare: figures.rate / was.rate - 1,
+          frequency: figures.frequency,
+          frequencyBefore: was.frequency,
+          smallBump: figures.smallBump,
+          smallBumpBefore: was.smallBump,
+          stress: stress(),
+          // A seat that stands higher behind turns the axle's nose down.
+          noseUp: was.tilt - figures.tilt,
+        },
+      ];
+    });
+  }
+
+  /** Change in one state only, mm: all that the first look needs. */
+  change(changes: readonly DrawnChange[], state: number): number {
+    const { rise } = this.model.state(changes, this.extras[state]!);
+    this.model.recycle();
+    return rise - this.before[state]!.rise;
+  }
+}
+
+const drawnChanges = (input: AxleInput, candidate: Candidate): readonly DrawnChange[] =>
+  draw({ ...input, changes: candidate.changes }, central).changes;
+
+/** Whether limits let a ranked candidate through; they never change its place. */
+export function withinLimits(found: Ranked, limits: Limits, ladenId: string): boolean {
+  const { candidate, states } = found;
+  const has = (...ways: Way[]) => candidate.ways.some((way) => ways.includes(way));
+  if (limits.noBlock && has('block')) return false;
+  if (limits.onlyParts && candidate.made.length > 0) return false;
+  if (limits.noUsed && candidate.parts.some((part) => part.used)) return false;
+  if (limits.keepUbolts && found.ubolt !== 'fits') return false;
+  if (limits.mostPrice !== null && (found.price === null || found.price > limits.mostPrice)) return false;
+  if (limits.mostDays !== null && (found.days === null || found.days > limits.mostDays)) return false;
+  if (limits.leastRating !== null && has('pack', 'donorPack') && (candidate.rating ?? 0) < limits.leastRating)
+    return false;
+  if (limits.harsher !== null)
+    for (const s of states)
+      if (
+        s.frequency !== null &&
+        s.frequencyBefore !== null &&
+        s.frequency > s.frequencyBefore * (1 + limits.harsher) + 1e-9
+      )
+        return false;
+  const laden = states.find((s) => s.id === ladenId);
+  if (limits.ladenAtLeast !== null && (!laden || laden.change < limits.ladenAtLeast)) return false;
+  return true;
+}
+
+const total = (values: readonly (number | null)[]): number | null =>
+  values.some((v) => v === null) ? null : values.reduce<number>((sum, v) => sum + v!, 0);
+const longest = (values: readonly (number | null)[]): number | null =>
+  values.some((v) => v === null) ? null : values.reduce<number>((most, v) => Math.max(most, v!), 0);
+
+/** Everything about one candidate on both sides it can be solved on; the side further from what is wanted counts. */
+function rank(input: AxleInput, trials: readonly Trial[], candidate: Candidate, wanted: Wanted): Ranked {
+  const changes = drawnChanges(input, candidate);
+  const sides = trials.map((trial) => trial.states(changes));
+  const offs = sides.map((states) => states.find((s) => s.id === wanted.stateId)!.change - wanted.change);
+  const worst = offs.reduce((w, off, k) => (Math.abs(off) > Math.abs(offs[w]!) ? k : w), 0);
+  const states = sides[worst]!;
+  const growth = clampGrowth(draw({ ...input, changes: candidate.changes }, central));
+  const verdict = growth === undefined || !input.ubolt ? null : uboltAfter(input.ubolt, growth);
+  const ubolt: Ranked['ubolt'] =
+    growth === undefined
+      ? 'new set'
+      : !verdict
+        ? 'not checked'
+        : verdict.engagement === 'does not fit' || verdict.runOut === 'does not fit'
+          ? 'does not fit'
+          : verdict.runOut === 'not checked'
+            ? 'not checked'
+            : 'fits';
+  const stress = Math.max(...sides.flat().map((s) => s.stress));
+  return {
+    candidate,
+    states,
+    miss: Math.abs(offs[worst]!),
+    score: scoreOf(Math.abs(offs[worst]!)),
+    off: offs[worst]!,
+    ubolt,
+    stressed: stress <= SPRING_STEEL_LIMITS.static ? 'fits' : 'does not fit',
+    price: priceOf(candidate),
+    days: candidate.made.length > 0 ? null : longest(candidate.parts.map((p) => p.days)),
+  };
+}
+
+export interface SearchResult {
+  /** Nearest first. */
+  found: Ranked[];
+  looked: number;
+  /** Candidates no state of which exists. */
+  impossible: number;
+}
+
+export interface SearchProgress {
+  done: number;
+  of: number;
+}
+
+/**
+ * Ranks candidates by how near they come to what is wanted, the worse side counting. A first look at all of them on a coarse mesh
+ * in the wanted state sorts out those worth solving exactly; these are solved on the full mesh, in every state.
+ * @param keep how many are wanted; more are solved exactly, so that a coarse first look does not decide the order
+ * @throws CoreError when the axle as it stands cannot be solved, or the wanted state is not one of its own
+ */
+export function* search(
+  given: AxleInput,
+  candidates: readonly Candidate[],
+  wanted: Wanted,
+  limits: Limits,
+  keep: number,
+): Generator<SearchProgress, SearchResult> {
+  const state = given.states.findIndex((s) => s.id === wanted.stateId);
+  if (state < 0) throw new CoreError('bad-input', 'wanted.stateId', 'the wanted load state is not one of this job');
+  const sides = SIDES.filter((side) => given.sides[side].spring !== null);
+  const inputs = sides.map((side) => draw(taught(given, side).input, central));
+  if (sides.length === 0) throw new CoreError('bad-input', 'sides', 'arch and load of neither side are known');
+  const rough = inputs.map((input, k) => new Trial(input, sides[k]!, ROUGH));
+  const looks: { candidate: Candidate; miss: number; score: number }[] = [];
+  let impossible = 0;
+  for (const [k, candidate] of candidates.entries()) {
+    if (k % 4 === 0) yield { done: k, of: candidates.length };
+    try {
+      const changes = drawnChanges(given, candidate);
+      const misses = rough.map((trial) => Math.abs(trial.change(changes, state) - wanted.change));
+      const miss = Math.max(...misses);
+      looks.push({ candidate, miss, score: scoreOf(miss, ROUGHLY) });
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error;
+      impossible += 1;
+    }
+  }
+  looks.sort(order);
+  const heaviest = given.states.reduce((most, s) => (s.extraMass.value > most.extraMass.value ? s : most));
+  const trials = inputs.map((input, k) => new Trial(input, sides[k]!, EXACT));
+  const found: Ranked[] = [];
+  let solved = 0;
+  for (const { candidate } of looks) {
+    // What limits leave out makes room for the next nearest.
+    if (found.length >= keep * AGAIN) break;
+    if (!mayPass(candidate, limits)) continue;
+    yield { done: candidates.length, of: candidates.length + (solved += 1) };
+    try {
+      const ranked = rank(given, trials, candidate, wanted);
+      if (withinLimits(ranked, limits, heaviest.id)) found.push(ranked);
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error;
+      impossible += 1;
+    }
+  }
+  found.sort(order);
+  return { found: found.slice(0, keep), looked: candidates.length, impossible };
+}
+
+/** Limits that need no solving. */
+function mayPass(candidate: Candidate, limits: Limits): boolean {
+  if (limits.noBlock && candidate.ways.includes('block')) return false;
+  if (limits.onlyParts && candidate.made.length > 0) return false;
+  if (limits.noUsed && candidate.parts.some((part) => part.used)) return false;
+  const price = priceOf(candidate);
+  return limits.mostPrice === null || (price !== null && price <= limits.mostPrice);
+}

@@ -1,6 +1,7 @@
 import { type NewFinding, type NewJob, type NewTorque, type VehicleEdit } from '@/contracts/job';
 import { type ChangeRow } from '@/contracts/plan';
-import { type EyeForm, type PointId } from '@/core/measure/points';
+import { type PointId } from '@/core/measure/points';
+import { type EyeForm } from '@/core/leafpack/eyes';
 
 /** An invented island workshop. People, makers and vehicles are made up and plainly so. */
 export const SHOP = 'Skerrow Harbour Cooperative (demo)';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { AXLE_CLASSES, EYE_FORMS, POINT_IDS, type AxleClass } from '@/core/measure/points';
+import { AXLE_CLASSES, POINT_IDS, type AxleClass } from '@/core/measure/points';
+import { EYE_FORMS } from '@/core/leafpack/eyes';
 import { JOINT_IDS, LUBRICATIONS, TORQUE_SOURCES, TORQUE_STAGES } from '@/core/fastener/joints';
 import { SURVEY_ITEMS, type SurveyItem } from '@/core/travel/survey';
 import { GOAL_KINDS } from '@/core/height/goals';
@@ -13,7 +14,7 @@ import { type AxlePrediction } from '@/core/height/predict';
 import { type AxleInput } from '@/core/height/axleInput';
 import { ANSWERS, SAFETY_ITEMS } from '@/core/procedure/checks';
 import { LEDGER_KINDS } from '@/core/height/ledger';
-import { planSchema } from './plan';
+import { planSchema, schoolChoiceSchema } from './plan';
 
 const id = z.uuid();
 const when = z.coerce.date().transform((d) => d.toISOString());
@@ -402,6 +403,8 @@ export const jobViewSchema = z.object({
   sideFindings: z.array(sideFindingSchema),
   failures: z.array(failureSchema),
   kit: z.array(kitItemSchema),
+  /** The last word of each question, of the shop and of this job. */
+  schools: z.array(schoolChoiceSchema),
   /** Of the vehicle. */
   features: z.array(featureSchema),
   /** The last press run of each side. */

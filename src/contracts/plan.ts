@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { EYE_FORMS } from '@/core/measure/points';
+import { EYE_FORMS } from '@/core/leafpack/eyes';
+import { SCHOOLS } from '@/core/selection/schools';
 
 const typed = z.string().trim().min(1).max(160);
 const length = (min: number, max: number) => z.number().min(min).max(max);
@@ -58,3 +59,20 @@ export const planSchema = z.object({
 
 export const planEditSchema = z.object({ version: z.number().int(), changes: z.array(changeSchema).max(8) });
 export type PlanEdit = z.infer<typeof planEditSchema>;
+
+/** A school of the trade as a shop keeps to it, or as it was chosen for one job. */
+export const schoolChoiceSchema = z.object({
+  question: z.enum(SCHOOLS.map((s) => s.id) as [string, ...string[]]),
+  school: z.enum(['one', 'other']),
+  reason: z.string(),
+  /** Of the shop as a whole, or of this job. */
+  ofShop: z.boolean(),
+  person: z.string(),
+  chosenAt: z.coerce.date().transform((d) => d.toISOString()),
+});
+export type SchoolChoice = z.infer<typeof schoolChoiceSchema>;
+
+export const newSchoolChoiceSchema = schoolChoiceSchema
+  .omit({ person: true, chosenAt: true })
+  .extend({ id: z.uuid(), reason: z.string().trim().min(3, 'Say why, in a few words.').max(300) });
+export type NewSchoolChoice = z.infer<typeof newSchoolChoiceSchema>;

@@ -1,4 +1,4 @@
-import { EYE_FORMS } from '@/core/measure/points';
+import { EYE_FORMS } from '@/core/leafpack/eyes';
 import { type PartDimensionId } from '@/core/parts/kinds';
 import { type StockPart } from '@/core/selection/parts';
 import { type ShelfItem } from './shelf';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { predictionRecordSchema, predictionSchema, type StoredResult } from '@/contracts/job';
-import { changeSchema, planSchema, type ChangeRow } from '@/contracts/plan';
+import { changeSchema, planSchema, schoolChoiceSchema, type ChangeRow, type NewSchoolChoice } from '@/contracts/plan';
 import { type AxleInput } from '@/core/height/axleInput';
 import { type LedgerLine } from '@/core/height/ledger';
 import { type Tx } from './client';
@@ -193,4 +193,22 @@ export const insertOutcome = (
       o.inside,
       o.convertedBy,
     ],
+  );
+
+/** The last choice of each question, of the shop as a whole and of one job. */
+export const jobSchools = (tx: Tx, jobId: string) =>
+  tx.rows(
+    schoolChoiceSchema,
+    `SELECT DISTINCT ON (c.question, c.job_id) c.question, c.school, c.reason, c.job_id IS NULL AS "ofShop", p.name AS person,
+            c.chosen_at AS "chosenAt"
+       FROM school_choice c JOIN person p ON p.shop_id = c.shop_id AND p.id = c.person_id
+      WHERE c.job_id = $1 OR c.job_id IS NULL ORDER BY c.question, c.job_id, c.chosen_at DESC`,
+    [jobId],
+  );
+
+export const insertSchoolChoice = (tx: Tx, jobId: string, c: NewSchoolChoice) =>
+  tx.run(
+    `INSERT INTO school_choice (shop_id, id, job_id, question, school, reason, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7) ON CONFLICT DO NOTHING`,
+    [tx.shop, c.id, c.ofShop ? null : jobId, c.question, c.school, c.reason, tx.person],
   );

@@ -1,9 +1,11 @@
-// Choose: the plan of a job.
+// Choose: the plan of a job, the parts that could go into it, and the school it follows.
 import { type JobView } from '@/contracts/job';
-import { type PlanEdit } from '@/contracts/plan';
+import { type NewSchoolChoice, type PlanEdit } from '@/contracts/plan';
+import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
 import { conflict, ProblemError } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
 import * as plans from '@/data/plan';
+import { shelfPage } from '@/data/shelf';
 import { loadJob } from './jobs';
 
 export async function editPlan(tx: Tx, jobId: string, edit: PlanEdit): Promise<JobView> {
@@ -46,4 +48,29 @@ export async function editPlan(tx: Tx, jobId: string, edit: PlanEdit): Promise<J
     });
   await plans.replaceChanges(tx, before.plan.id, edit.changes);
   return loadJob(tx, jobId);
+}
+
+export async function chooseSchool(tx: Tx, jobId: string, choice: NewSchoolChoice): Promise<JobView> {
+  await loadJob(tx, jobId);
+  await plans.insertSchoolChoice(tx, jobId, choice);
+  return loadJob(tx, jobId);
+}
+
+/** Parts of one kind looked at, the cheapest; more than a search can use. */
+const OF_A_KIND = 250;
+/** How far a part's width may be off the spring's to be looked at, mm. */
+const NEAR = 8;
+
+/** What the shelf offers for an axle's springs: of each kind that changes the height, the cheapest of about its width. */
+export async function partsForJob(tx: Tx, jobId: string): Promise<ShelfItem[]> {
+  const { readings } = await loadJob(tx, jobId);
+  const width = readings.find((r) => r.point === 'leafWidth')?.value;
+  const about = (dimension: 'width' | 'insideWidth') =>
+    width === undefined ? [] : [{ dimension, from: width - NEAR, to: width + NEAR }];
+  const found: ShelfItem[] = [];
+  for (const kind of ['leaf', 'addLeafSet', 'overload', 'block', 'shackle', 'pack'] as const) {
+    const within = about(kind === 'shackle' ? 'insideWidth' : 'width');
+    found.push(...(await shelfPage(tx, shelfAskSchema.parse({ kind, order: 'price', within }), OF_A_KIND)).items);
+  }
+  return found;
 }

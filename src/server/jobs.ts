@@ -59,6 +59,7 @@ export async function loadJob(tx: Tx, id: string): Promise<JobView> {
     failures: await vehicleFailures(tx, vehicle.id),
     limits: await shopLimits(tx),
     kit: await jobKit(tx, id),
+    schools: await plans.jobSchools(tx, id),
     features: await vehicleFeatures(tx, vehicle.id),
     pressRuns: await jobPressRuns(tx, id),
     survey: await jobs.jobSurvey(tx, id),

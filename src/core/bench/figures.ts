@@ -12,7 +12,8 @@ import {
 } from '../leafpack/pack';
 import { PackSolver, rateOnRollers, type PackShape } from '../leafpack/solve';
 import { SPRING_STEEL_E } from '../material/steel';
-import { ASSUMED, eyeOffset } from '../measure/points';
+import { ASSUMED } from '../measure/points';
+import { eyeOffset } from '../leafpack/eyes';
 import { type BenchPack } from './benchPack';
 
 /** Width that stands in where nobody measured one, mm; assumed, and said so. */

@@ -1,4 +1,5 @@
 import { type Arrangement } from '../stack/stack';
+import { type EyeForm } from '../leafpack/eyes';
 import { type Estimate } from './estimate';
 
 export type Side = 'left' | 'right';
@@ -69,7 +70,7 @@ export type Change =
   /** All leaves curved anew by a specialist, this much more camber over the main leaf's length. */
   | { kind: 'rearch'; camber: Estimate }
   /** The same main leaf with its eyes rolled otherwise: eye centre above its mid-surface. */
-  | { kind: 'eyes'; offset: Estimate }
+  | { kind: 'eyes'; form: EyeForm; offset: Estimate }
   /** The broken leaf of either side replaced by its like. */
   | { kind: 'mendLeaf' }
   /** Spring moved from under to over the axle, on a perch of this height. */

@@ -66,10 +66,10 @@ test('the main leaf is not taken out, nor one that is not there', () => {
 
 test('eyes rolled higher raise the frame by about what the eye centre moves', () => {
   const now = base().pack!.eyeOffset.value;
-  const up = rise([{ kind: 'eyes', offset: exact(now + 10) }]);
+  const up = rise([{ kind: 'eyes', form: 'upturned', offset: exact(now + 10) }]);
   expect(up).toBeGreaterThan(8);
   expect(up).toBeLessThan(12);
-  expect(rise([{ kind: 'eyes', offset: exact(now) }])).toBeCloseTo(0, 4);
+  expect(rise([{ kind: 'eyes', form: 'upturned', offset: exact(now) }])).toBeCloseTo(0, 4);
 });
 
 test('re-arching keeps nested leaves nested and raises the pack by nearly the camber gained', () => {
@@ -90,7 +90,7 @@ test('re-arching keeps nested leaves nested and raises the pack by nearly the ca
 test('each line of a ledger is its change solved alone, thickness told apart, and all add up', () => {
   const leaf = samePack().leaves[2]!;
   const thin = { ...samePack(), leaves: samePack().leaves.slice(0, 5) };
-  const changes: Change[] = [thin, { kind: 'eyes', offset: exact(30) }, { kind: 'addLeaf', ...leaf }];
+  const changes: Change[] = [thin, { kind: 'eyes', form: 'upturned', offset: exact(30) }, { kind: 'addLeaf', ...leaf }];
   const { ledger } = finish(predictCentral(after(changes), false)).sides.left!.states[0]!;
   const sum = ledger.filter((l) => l.kind !== 'total' && l.kind !== 'settling').reduce((s, l) => s + l.value, 0);
   expect(sum).toBeCloseTo(ledgerValue(ledger, 'total'), 6);

@@ -12,7 +12,8 @@ import { fuelDiffers } from '../height/compare';
 import { springLoads } from '../height/load';
 import { chordUnderCamber } from '../leafpack/pack';
 import { GRAVITY } from '../material/steel';
-import { ASSUMED, AXLE_CLASSES, eyeOffset, POINT_IDS, POINTS, type PointId, type Point } from './points';
+import { ASSUMED, AXLE_CLASSES, POINT_IDS, POINTS, type PointId, type Point } from './points';
+import { eyeOffset } from '../leafpack/eyes';
 import {
   extraAxleMass,
   readingAt,
@@ -272,7 +273,11 @@ function plannedChange(change: PlannedChange, pack: PackInput | null, sheet: She
       return { kind: 'rearch', camber: measured(change.camber, ASSUMED.rearched) };
     case 'eyes': {
       const bore = readingAt(sheet, { point: 'eyeBore' })?.value ?? ASSUMED.eyeBore.value;
-      return { kind: 'eyes', offset: measured(eyeOffset(change.form, bore, pack?.leaves[0]?.thickness.value ?? 0), 2) };
+      return {
+        kind: 'eyes',
+        form: change.form,
+        offset: measured(eyeOffset(change.form, bore, pack?.leaves[0]?.thickness.value ?? 0), 2),
+      };
     }
     case 'addLeaf':
       return { kind: 'addLeaf', ...leafOf(change, change.source) };

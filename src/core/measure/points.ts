@@ -319,19 +319,6 @@ export const HEIGHT_POINTS: readonly PointId[] = ['hubToLip', 'groundToLip', 'ot
 
 export const pointOf = (id: PointId): Point => POINTS[id];
 
-/** Eye forms and how they set the eye centre against the main leaf. */
-export const EYE_FORMS = ['upturned', 'berlin', 'downturned'] as const;
-export type EyeForm = (typeof EYE_FORMS)[number];
-
-/**
- * Eye centre above the main leaf's mid-surface, mm: ±(bore/2 + t/2), 0 for a centred (Berlin) eye.
- * @param bore mm inside diameter of the rolled eye @param thickness mm of the main leaf
- */
-export function eyeOffset(form: EyeForm, bore: number, thickness: number): number {
-  if (form === 'berlin') return 0;
-  return (form === 'upturned' ? 1 : -1) * (bore / 2 + thickness / 2);
-}
-
 /** Defaults that stand in for a missing reading, always shown as assumed. Common practice; 90 % half-widths. */
 export const ASSUMED = {
   inactive: { value: 0.67, half90: 0.25 },
@@ -362,15 +349,15 @@ export const ASSUMED = {
 
 /** Unsprung mass per axle to start from, kg, by use. Common practice, ±20 %. */
 export const AXLE_CLASSES = {
-  cartFront: { label: 'cart, front', unsprung: 25 },
-  cartRear: { label: 'cart, rear with motor', unsprung: 90 },
-  trailer1t: { label: 'trailer axle, 1 t', unsprung: 70 },
-  trailer3t: { label: 'trailer axle, 3 t', unsprung: 135 },
-  pickupRear: { label: 'pickup, rear', unsprung: 190 },
-  oneTonRear: { label: 'one-ton, rear', unsprung: 265 },
-  dualWheel: { label: 'dual-wheel rear', unsprung: 380 },
-  fourByFourFront: { label: 'four-by-four, front', unsprung: 245 },
-  truck6t: { label: 'truck axle, 6 t', unsprung: 600 },
-  heavyDrive: { label: 'heavy drive axle', unsprung: 1050 },
+  cartFront: { label: 'cart, front', unsprung: 25, driven: false },
+  cartRear: { label: 'cart, rear with motor', unsprung: 90, driven: true },
+  trailer1t: { label: 'trailer axle, 1 t', unsprung: 70, driven: false },
+  trailer3t: { label: 'trailer axle, 3 t', unsprung: 135, driven: false },
+  pickupRear: { label: 'pickup, rear', unsprung: 190, driven: true },
+  oneTonRear: { label: 'one-ton, rear', unsprung: 265, driven: true },
+  dualWheel: { label: 'dual-wheel rear', unsprung: 380, driven: true },
+  fourByFourFront: { label: 'four-by-four, front', unsprung: 245, driven: true },
+  truck6t: { label: 'truck axle, 6 t', unsprung: 600, driven: true },
+  heavyDrive: { label: 'heavy drive axle', unsprung: 1050, driven: true },
 } as const;
 export type AxleClass = keyof typeof AXLE_CLASSES;

@@ -1,7 +1,8 @@
 import { type Arrangement } from '../stack/stack';
 import { axleShares } from '../height/load';
 import { type Side } from '../height/axleInput';
-import { type AxleClass, type EyeForm, type PointId } from './points';
+import { type AxleClass, type PointId } from './points';
+import { type EyeForm } from '../leafpack/eyes';
 
 export type Phase = 'before' | 'after';
 

@@ -1,7 +1,8 @@
 import { type AxleInput, type Change } from '../height/axleInput';
 import { type Estimate } from '../height/estimate';
 import { camberFromCurvature, chordUnderCamber, curvatureFromCamber, nestedCurvatures } from '../leafpack/pack';
-import { ASSUMED, eyeOffset } from '../measure/points';
+import { ASSUMED } from '../measure/points';
+import { eyeOffset } from '../leafpack/eyes';
 import { type PartLeaf } from '../parts/kinds';
 import { refusal, type Limits, type StockPart, type Suiting } from './parts';
 
@@ -40,7 +41,8 @@ export interface Candidate {
   name: string;
   ways: Way[];
   changes: Change[];
-  /** How each change would be written into the plan: the part and leaf it comes from. */
+  /** The part each change comes from; null for what is made or taken away. */
+  sources: (string | null)[];
   parts: Taken[];
   /** Something in it has to be made or done by a specialist; its price is not known. */
   made: string[];
@@ -96,6 +98,28 @@ export function packCambers(part: Pick<StockPart, 'leaves' | 'freeArch' | 'form'
   );
 }
 
+/** One thing done, as it is thought of before it becomes a candidate. */
+interface Step {
+  id: string;
+  name: string;
+  way: Way;
+  changes: Change[];
+  part?: StockPart;
+  made?: string[];
+  rating?: number | null;
+}
+
+const oneStep = ({ id, name, way, changes, part, made = [], rating = null }: Step): Candidate => ({
+  id,
+  name,
+  ways: [way],
+  changes,
+  sources: changes.map(() => part?.id ?? null),
+  parts: part ? [taken(part, PAIR)] : [],
+  made,
+  rating,
+});
+
 const taken = (part: StockPart, count: number): Taken => ({
   id: part.id,
   name: part.name,
@@ -134,17 +158,14 @@ export function candidatesFor(
   if (!pack) return [];
   const open = parts.filter((part) => refusal(part, axle) === null && !(limits.noUsed && part.used));
   const leaves = leavesOf(open, axle);
-  const singles: Candidate[] = [
+  const steps: Step[] = [
     ...leaves,
     ...(limits.onlyParts ? [] : madeLeaves(input)),
-    ...pack.leaves.slice(1).map((_, k): Candidate => ({
+    ...pack.leaves.slice(1).map((_, k): Step => ({
       id: `out:${k + 2}`,
       name: `leaf ${k + 2} taken out`,
-      ways: ['leafOut'],
+      way: 'leafOut',
       changes: [{ kind: 'removeLeaf', leaf: k + 1 }],
-      parts: [],
-      made: [],
-      rating: null,
     })),
     ...(limits.noBlock ? [] : blocksOf(open)),
     ...(input.block.value > 0 ? [blockOut()] : []),
@@ -153,54 +174,51 @@ export function candidatesFor(
     ...(limits.onlyParts ? [] : made(input, axle)),
     bushes(),
   ];
+  const singles = steps.map(oneStep);
   return [...singles, ...pairsOf(singles, most - singles.length)];
 }
 
-function leavesOf(parts: readonly StockPart[], axle: Suiting): Candidate[] {
-  return parts.flatMap((part): Candidate[] => {
+function leavesOf(parts: readonly StockPart[], axle: Suiting): Step[] {
+  return parts.flatMap((part): Step[] => {
     if (part.kind === 'leaf' || part.kind === 'addLeafSet' || part.kind === 'overload')
       return [
         {
           id: `leaf:${part.id}`,
           name: `add ${part.name}`,
-          ways: ['leafAdded'],
+          way: 'leafAdded',
           changes: part.leaves.map((leaf) => ({
             kind: 'addLeaf',
             ...leafEstimates(leaf, leaf.camber!, true, part.used),
           })),
-          parts: [taken(part, PAIR)],
-          made: [],
-          rating: null,
+          part,
         },
       ];
     // A new pack is not bought for one of its leaves.
     if (part.kind !== 'pack' || !part.used) return [];
     const cambers = packCambers(part);
     // Any leaf of a donor but its main one, which would have to lose its eyes.
-    return part.leaves.slice(1).flatMap((leaf, k): Candidate[] =>
+    return part.leaves.slice(1).flatMap((leaf, k): Step[] =>
       leaf.eyes !== 'none' || leaf.front > axle.front + 3 || leaf.rear > axle.rear + 3
         ? []
         : [
             {
               id: `donorLeaf:${part.id}:${k + 1}`,
               name: `leaf ${k + 2} of ${part.name}`,
-              ways: ['donorLeaf'],
+              way: 'donorLeaf',
               changes: [{ kind: 'addLeaf', ...leafEstimates(leaf, cambers[k + 1]!, leaf.camber !== null, part.used) }],
-              parts: [taken(part, PAIR)],
-              made: [],
-              rating: null,
+              part,
             },
           ],
     );
   });
 }
 
-function madeLeaves(input: AxleInput): Candidate[] {
+function madeLeaves(input: AxleInput): Step[] {
   const [main] = input.pack!.leaves;
   const curvature = usualCurvature(input);
   return MADE.shares.flatMap((share) =>
     MADE.thinner.flatMap((thinner) =>
-      MADE.tighter.map((tighter): Candidate => {
+      MADE.tighter.map((tighter): Step => {
         const size = {
           front: Math.round(main!.front.value * share),
           rear: Math.round(main!.rear.value * share),
@@ -210,57 +228,48 @@ function madeLeaves(input: AxleInput): Candidate[] {
         return {
           id: `make:${size.front}:${size.rear}:${size.thickness}:${camber}`,
           name: `leaf to be made, ${size.front + size.rear} x ${size.thickness}, camber ${camber}`,
-          ways: ['leafMade'],
+          way: 'leafMade',
           changes: [{ kind: 'addLeaf', ...leafEstimates(size, camber, true, false) }],
-          parts: [],
           made: ['a leaf made by a spring maker'],
-          rating: null,
         };
       }),
     ),
   );
 }
 
-const blocksOf = (parts: readonly StockPart[]): Candidate[] =>
+const blocksOf = (parts: readonly StockPart[]): Step[] =>
   parts
     .filter((part) => part.kind === 'block')
-    .map((part) => ({
+    .map((part): Step => ({
       id: `block:${part.id}`,
       name: part.name,
-      ways: ['block'],
+      way: 'block',
       changes: [{ kind: 'block', height: from(part.height!, 0.5) }],
-      parts: [taken(part, PAIR)],
-      made: [],
-      rating: null,
+      part,
     }));
 
-const blockOut = (): Candidate => ({
+const blockOut = (): Step => ({
   id: 'blockOut',
   name: 'block taken out',
-  ways: ['blockOut'],
+  way: 'blockOut',
   changes: [{ kind: 'block', height: from(0, 0, 'measured') }],
-  parts: [],
-  made: [],
-  rating: null,
 });
 
-const shacklesOf = (parts: readonly StockPart[], input: AxleInput): Candidate[] =>
+const shacklesOf = (parts: readonly StockPart[], input: AxleInput): Step[] =>
   parts
     .filter((part) => part.kind === 'shackle' && Math.abs(part.betweenBolts! - input.shackle.length.value) > 2)
-    .map((part) => ({
+    .map((part): Step => ({
       id: `shackle:${part.id}`,
       name: part.name,
-      ways: ['shackle'],
+      way: 'shackle',
       changes: [{ kind: 'shackle', length: from(part.betweenBolts!, 0.5) }],
-      parts: [taken(part, PAIR)],
-      made: [],
-      rating: null,
+      part,
     }));
 
-const packsOf = (parts: readonly StockPart[]): Candidate[] =>
+const packsOf = (parts: readonly StockPart[]): Step[] =>
   parts
     .filter((part) => part.kind === 'pack')
-    .map((part) => {
+    .map((part): Step => {
       const cambers = packCambers(part);
       const offset = eyeOffset(
         part.form ?? 'upturned',
@@ -270,7 +279,7 @@ const packsOf = (parts: readonly StockPart[]): Candidate[] =>
       return {
         id: `pack:${part.id}`,
         name: part.name,
-        ways: [part.used ? 'donorPack' : 'pack'],
+        way: part.used ? 'donorPack' : 'pack',
         changes: [
           {
             kind: 'pack',
@@ -284,62 +293,52 @@ const packsOf = (parts: readonly StockPart[]): Candidate[] =>
             used: part.used,
           },
         ],
-        parts: [taken(part, PAIR)],
-        made: [],
+        part,
         rating: part.rating,
       };
     });
 
 /** What a specialist or a smith must make, besides leaves. */
-function made(input: AxleInput, axle: Suiting): Candidate[] {
+function made(input: AxleInput, axle: Suiting): Step[] {
   const now = input.pack!.eyeOffset.value;
   const main = input.pack!.leaves[0]!.thickness.value;
   const eyes = (['upturned', 'berlin', 'downturned'] as const)
     .map((form) => ({ form, offset: eyeOffset(form, Math.max(10, 2 * Math.abs(now) - main), main) }))
     .filter(({ offset }) => now !== 0 && Math.abs(offset - now) > 3)
-    .map(({ form, offset }): Candidate => ({
+    .map(({ form, offset }): Step => ({
       id: `eyes:${form}`,
       name: `main leaf with ${form === 'berlin' ? 'centred' : form} eyes`,
-      ways: ['eyes'],
-      changes: [{ kind: 'eyes', offset: from(offset, 2, 'assumed') }],
-      parts: [],
+      way: 'eyes',
+      changes: [{ kind: 'eyes', form, offset: from(offset, 2, 'assumed') }],
       made: ['a main leaf with other eyes'],
-      rating: null,
     }));
-  const rearched = REARCHED.map((camber): Candidate => ({
+  const rearched = REARCHED.map((camber): Step => ({
     id: `rearch:${camber}`,
     name: `re-arched by ${camber} mm`,
-    ways: ['rearch'],
+    way: 'rearch',
     changes: [{ kind: 'rearch', camber: from(camber, ASSUMED.rearched, 'assumed') }],
-    parts: [],
     made: ['re-arching by a specialist, crack-tested'],
-    rating: null,
   }));
-  const over: Candidate[] =
+  const over: Step[] =
     axle.arrangement === 'under'
       ? [
           {
             id: 'overAxle',
             name: 'spring moved over the axle',
-            ways: ['overAxle'],
+            way: 'overAxle',
             changes: [{ kind: 'overAxle', perch: from(input.perch.value, 2, 'assumed') }],
-            parts: [],
             made: ['new perches welded on by a qualified welder, new U-bolts'],
-            rating: null,
           },
         ]
       : [];
   return [...eyes, ...rearched, ...over];
 }
 
-const bushes = (): Candidate => ({
+const bushes = (): Step => ({
   id: 'bushes',
   name: 'bushes only',
-  ways: ['bushes'],
+  way: 'bushes',
   changes: [],
-  parts: [],
-  made: [],
-  rating: null,
 });
 
 /** Which ways go together in a pair. A pack brings its own leaves; blocks and shackles are never doubled. */
@@ -375,6 +374,7 @@ function pairsOf(singles: readonly Candidate[], most: number): Candidate[] {
           ways: swapped ? ['leafSwapped', ...a.ways, ...b.ways] : [...a.ways, ...b.ways],
           // A leaf is counted in the pack as it stands, so it is taken out first.
           changes: swapped ? [...b.changes, ...a.changes] : [...a.changes, ...b.changes],
+          sources: swapped ? [...b.sources, ...a.sources] : [...a.sources, ...b.sources],
           parts: [...a.parts, ...b.parts],
           made: [...a.made, ...b.made],
           rating: a.rating ?? b.rating,

@@ -1,4 +1,4 @@
-import { type EyeForm } from '../measure/points';
+import { type EyeForm } from '../leafpack/eyes';
 import { type PartKind, type PartLeaf } from '../parts/kinds';
 
 /** A part as the search sees it; lengths mm, load kg, price in the shop's own money. */

@@ -34,8 +34,9 @@ export interface CandidateState {
   /** What a bump of 5 mm meets, N/mm. */
   smallBump: number;
   smallBumpBefore: number;
-  /** Largest bending stress, MPa. */
+  /** Largest bending stress, and today's in this state, MPa. */
   stress: number;
+  stressBefore: number;
   /** The axle turns by this against today, rad; positive lifts its nose. */
   noseUp: number;
 }
@@ -90,6 +91,7 @@ const priceOf = (candidate: Candidate): number | null =>
   candidate.made.length > 0 ? null : total(candidate.parts.map((p) => p.price));
 
 interface Before {
+  stress: number;
   rise: number;
   rate: number;
   frequency: number | null;
@@ -112,7 +114,10 @@ class Trial {
     this.model = new SideModel(drawn, side, fineness);
     this.extras = extraLoads(drawn, drawn.states.length);
     this.otherLoad = drawn.sides[side === 'left' ? 'right' : 'left'].spring?.load;
-    this.before = this.extras.map((extra) => this.at([], extra).figures);
+    this.before = this.extras.map((extra) => {
+      const { figures, stress } = this.at([], extra);
+      return { ...figures, stress: stress() };
+    });
   }
 
   private at(changes: readonly DrawnChange[], extra: number) {
@@ -130,7 +135,7 @@ class Trial {
         frequency: sprung === null ? null : bounceFrequency(rate, this.drawn.tyreRate, sprung),
         smallBump: smallBumpRate(rate, half, SMALL_BUMP),
         tilt: solved.seatTilt,
-      } satisfies Before,
+      },
       stress: () => Math.max(...solver.peakStress(solved.forces, solved.shape)),
     };
   }
@@ -155,6 +160,7 @@ class Trial {
           smallBump: figures.smallBump,
           smallBumpBefore: was.smallBump,
           stress: stress(),
+          stressBefore: was.stress,
           // A seat that stands higher behind turns the axle's nose down.
           noseUp: was.tilt - figures.tilt,
         },
@@ -170,8 +176,14 @@ class Trial {
   }
 }
 
+/** A candidate's changes, and the broken leaf made good where the axle has one and no other pack takes its place. */
+export const changesOf = (input: AxleInput, candidate: Candidate): AxleInput['changes'] => [
+  ...input.changes.filter((c) => c.kind === 'mendLeaf' && !candidate.changes.some((d) => d.kind === 'pack')),
+  ...candidate.changes,
+];
+
 const drawnChanges = (input: AxleInput, candidate: Candidate): readonly DrawnChange[] =>
-  draw({ ...input, changes: candidate.changes }, central).changes;
+  draw({ ...input, changes: changesOf(input, candidate) }, central).changes;
 
 /** Whether limits let a ranked candidate through; they never change its place. */
 export function withinLimits(found: Ranked, limits: Limits, ladenId: string): boolean {
@@ -203,6 +215,16 @@ const total = (values: readonly (number | null)[]): number | null =>
 const longest = (values: readonly (number | null)[]): number | null =>
   values.some((v) => v === null) ? null : values.reduce<number>((most, v) => Math.max(most, v!), 0);
 
+/** Whether the old U-bolts do. Needs no solving. */
+function uboltOf(input: AxleInput, candidate: Candidate): Ranked['ubolt'] {
+  const growth = clampGrowth(draw({ ...input, changes: changesOf(input, candidate) }, central));
+  if (growth === undefined) return 'new set';
+  if (!input.ubolt) return 'not checked';
+  const { engagement, runOut } = uboltAfter(input.ubolt, growth);
+  if (engagement === 'does not fit' || runOut === 'does not fit') return 'does not fit';
+  return runOut;
+}
+
 /** Everything about one candidate on both sides it can be solved on; the side further from what is wanted counts. */
 function rank(input: AxleInput, trials: readonly Trial[], candidate: Candidate, wanted: Wanted): Ranked {
   const changes = drawnChanges(input, candidate);
@@ -210,18 +232,6 @@ function rank(input: AxleInput, trials: readonly Trial[], candidate: Candidate, 
   const offs = sides.map((states) => states.find((s) => s.id === wanted.stateId)!.change - wanted.change);
   const worst = offs.reduce((w, off, k) => (Math.abs(off) > Math.abs(offs[w]!) ? k : w), 0);
   const states = sides[worst]!;
-  const growth = clampGrowth(draw({ ...input, changes: candidate.changes }, central));
-  const verdict = growth === undefined || !input.ubolt ? null : uboltAfter(input.ubolt, growth);
-  const ubolt: Ranked['ubolt'] =
-    growth === undefined
-      ? 'new set'
-      : !verdict
-        ? 'not checked'
-        : verdict.engagement === 'does not fit' || verdict.runOut === 'does not fit'
-          ? 'does not fit'
-          : verdict.runOut === 'not checked'
-            ? 'not checked'
-            : 'fits';
   const stress = Math.max(...sides.flat().map((s) => s.stress));
   return {
     candidate,
@@ -229,7 +239,7 @@ function rank(input: AxleInput, trials: readonly Trial[], candidate: Candidate, 
     miss: Math.abs(offs[worst]!),
     score: scoreOf(Math.abs(offs[worst]!)),
     off: offs[worst]!,
-    ubolt,
+    ubolt: uboltOf(input, candidate),
     stressed: stress <= SPRING_STEEL_LIMITS.static ? 'fits' : 'does not fit',
     price: priceOf(candidate),
     days: candidate.made.length > 0 ? null : longest(candidate.parts.map((p) => p.days)),
@@ -253,6 +263,7 @@ export interface SearchProgress {
  * Ranks candidates by how near they come to what is wanted, the worse side counting. A first look at all of them on a coarse mesh
  * in the wanted state sorts out those worth solving exactly; these are solved on the full mesh, in every state.
  * @param keep how many are wanted; more are solved exactly, so that a coarse first look does not decide the order
+ * @param given the axle as it stands; of its own changes only a broken leaf made good is kept
  * @throws CoreError when the axle as it stands cannot be solved, or the wanted state is not one of its own
  */
 export function* search(
@@ -290,7 +301,7 @@ export function* search(
   for (const { candidate } of looks) {
     // What limits leave out makes room for the next nearest.
     if (found.length >= keep * AGAIN) break;
-    if (!mayPass(candidate, limits)) continue;
+    if (!mayPass(given, candidate, limits)) continue;
     yield { done: candidates.length, of: candidates.length + (solved += 1) };
     try {
       const ranked = rank(given, trials, candidate, wanted);
@@ -305,10 +316,11 @@ export function* search(
 }
 
 /** Limits that need no solving. */
-function mayPass(candidate: Candidate, limits: Limits): boolean {
+function mayPass(input: AxleInput, candidate: Candidate, limits: Limits): boolean {
   if (limits.noBlock && candidate.ways.includes('block')) return false;
   if (limits.onlyParts && candidate.made.length > 0) return false;
   if (limits.noUsed && candidate.parts.some((part) => part.used)) return false;
+  if (limits.keepUbolts && uboltOf(input, candidate) !== 'fits') return false;
   const price = priceOf(candidate);
   return limits.mostPrice === null || (price !== null && price <= limits.mostPrice);
 }

@@ -1,6 +1,6 @@
 import { type PartEdit, type ShelfItem } from '@/contracts/shelf';
 import { type BenchLeaf, type BenchPack } from '@/core/bench/benchPack';
-import { EYE_FORMS } from '@/core/measure/points';
+import { EYE_FORMS } from '@/core/leafpack/eyes';
 import { type PartDimensionId } from '@/core/parts/kinds';
 import { valueOf } from '../shelf/partText';
 

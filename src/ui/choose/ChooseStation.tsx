@@ -9,6 +9,8 @@ import { missingFor, type SidePrediction, type StatePrediction } from '@/core/he
 import { assemble, type Assembled } from '@/core/measure/assemble';
 import { provisional } from '@/core/measure/provisional';
 import { planChecks } from '@/core/procedure/checks';
+import { CandidatesSheet } from '../candidates/CandidatesSheet';
+import { SchoolsSheet } from '../candidates/SchoolsSheet';
 import { LoadDeflection } from '../chart/LoadDeflection';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
@@ -38,6 +40,7 @@ export function ChooseStation({ first, people, person }: StationProps) {
     () => assemble(sheetOf(view, JSON.parse(changesText) as JobView['plan']['changes'])),
     [view, changesText],
   );
+  const standing = useMemo(() => assemble(sheetOf(view, [])).input, [view]);
   const lacks = missingFor(assembled.input);
   const ready = lacks.length === 0;
   const { prediction, bands, refused, progress, stop } = usePrediction(ready ? assembled.input : null);
@@ -73,6 +76,7 @@ export function ChooseStation({ first, people, person }: StationProps) {
             <Elevations view={view} assembled={assembled} side={side} shown={shownSide} state={state} />
           </Sheet>
           <PlanEditor view={view} plan={plan} />
+          <CandidatesSheet job={job} plan={plan} input={standing} />
           {shownSide && state?.old ? (
             <SpringSheet
               input={assembled.input}
@@ -126,6 +130,7 @@ export function ChooseStation({ first, people, person }: StationProps) {
           )}
           <StoreSheet job={job} plan={plan} ready={ready && refused === null} />
           <ChecksSheet jobId={view.job.id} rows={checks} prediction={prediction} keepUbolts={view.job.keepUbolts} />
+          <SchoolsSheet job={job} />
         </div>
       </div>
     </JobFrame>

@@ -1,7 +1,7 @@
 'use client';
 import { type JobView } from '@/contracts/job';
 import { TypedField } from '../measured/TypedField';
-import { EYE_FORMS } from '@/core/measure/points';
+import { EYE_FORMS } from '@/core/leafpack/eyes';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';

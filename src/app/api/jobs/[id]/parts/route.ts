@@ -1,0 +1,4 @@
+import { partsForJob } from '@/server/choose';
+import { idRoute } from '@/server/http';
+
+export const GET = idRoute(null, partsForJob);

@@ -1,0 +1,169 @@
+'use client';
+import { useMemo } from 'react';
+import { type JobView } from '@/contracts/job';
+import { sheetOf } from '@/contracts/sheet';
+import { type AxleInput } from '@/core/height/axleInput';
+import { AXLE_CLASSES } from '@/core/measure/points';
+import { axleMassIn } from '@/core/measure/sheet';
+import { consequencesOf, nothingOpen, type ConsequenceId } from '@/core/selection/consequences';
+import { WAY_NOTES } from '@/core/selection/schools';
+import { changesOf, type Ranked } from '@/core/selection/search';
+import { decimalText } from '@/core/units/format';
+import { Marked } from '../controls/Mark';
+import { worstDroop } from '../measure/usePlannedDroop';
+import { Length, PlusMinus } from '../measured/Figure';
+import { usePrediction } from '../prediction/usePrediction';
+
+const NAMES: Record<ConsequenceId, string> = {
+  threads: 'U-bolts',
+  stress: 'Stress',
+  slack: 'Hoses and wires',
+  brakeValve: 'Brake valve, sensors',
+  stop: 'Bump stop',
+  shock: 'Shocks',
+  locator: 'Locators',
+  rating: 'Load rating',
+  driveline: 'Driveline',
+  steering: 'Steering',
+};
+const MARK = { fits: 'done', 'does not fit': 'look', 'not checked': 'untouched' } as const;
+
+interface Props {
+  view: JobView;
+  input: AxleInput;
+  ranked: Ranked;
+  onPlan: () => void;
+  /** The plan already holds exactly this. */
+  planned: boolean;
+}
+
+/** One candidate in full: every load state with its band, and what else it touches. */
+export function CandidateFacts({ view, input, ranked, onPlan, planned }: Props) {
+  const { candidate } = ranked;
+  const whole = useMemo((): AxleInput | null => {
+    return candidate.changes.length === 0 ? null : { ...input, changes: changesOf(input, candidate) };
+  }, [input, candidate]);
+  // First-order bands with the same program that stores a prediction; no draw.
+  const { prediction } = usePrediction(whole, 0, true);
+  const half = (stateId: string): number | null => {
+    const halves = Object.values(prediction?.sides ?? {}).flatMap((side) => {
+      const state = side?.states.find((s) => s.id === stateId);
+      return state ? [state.firstOrder] : [];
+    });
+    return halves.length > 0 ? Math.max(...halves) : null;
+  };
+  const sheet = useMemo(() => sheetOf(view), [view]);
+  const masses = sheet.states.flatMap((state) => axleMassIn(sheet, state) ?? []);
+  const rows = consequencesOf(ranked, {
+    survey: view.survey,
+    droop: worstDroop(prediction, 'planned'),
+    answer: (item) => view.safety.find((s) => s.item === item)?.answer ?? 'notChecked',
+    steered: view.axle.steered,
+    driven: AXLE_CLASSES[view.axle.axleClass].driven,
+    heaviest: masses.length > 0 ? Math.max(...masses) : null,
+  });
+  const open = rows.filter((r) => r.state === 'not checked').length;
+  const wrong = rows.filter((r) => r.state === 'does not fit').length;
+  return (
+    <section className="candidate" aria-label={candidate.name}>
+      <h3>{candidate.name}</h3>
+      <p>
+        {nothingOpen(rows) ? (
+          <Marked kind="done">nothing open</Marked>
+        ) : (
+          <Marked kind="look">
+            not OK:{' '}
+            {[wrong > 0 ? `${wrong} does not fit` : '', open > 0 ? `${open} not checked` : '']
+              .filter(Boolean)
+              .join(', ')}
+          </Marked>
+        )}
+      </p>
+      <div className="scroll">
+        <table className="plain">
+          <thead>
+            <tr>
+              <th scope="col">load state</th>
+              <th scope="col" className="number">
+                higher by
+              </th>
+              <th scope="col" className="number">
+                rate, N/mm
+              </th>
+              <th scope="col" className="number">
+                bounce, Hz
+              </th>
+              <th scope="col" className="number">
+                small bump, N/mm
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {ranked.states.map((s) => (
+              <tr key={s.id}>
+                <td>{view.states.find((state) => state.id === s.id)?.name}</td>
+                <td className="number">
+                  <Length mm={s.change} signed />{' '}
+                  {half(s.id) !== null ? <PlusMinus mm={half(s.id)!} unit={false} /> : null}
+                </td>
+                <td className="number figure">{decimalText(s.rate, 0)}</td>
+                <td className="number figure">
+                  {s.frequency === null ? '?' : decimalText(s.frequency, 2)}
+                  <span className="muted small">
+                    {' '}
+                    was {s.frequencyBefore === null ? '?' : decimalText(s.frequencyBefore, 2)}
+                  </span>
+                </td>
+                <td className="number figure">
+                  {decimalText(s.smallBump, 0)}
+                  <span className="muted small"> was {decimalText(s.smallBumpBefore, 0)}</span>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <ul className="stored verdicts" aria-label={`What ${candidate.name} touches`}>
+        {rows.map((row) => (
+          <li key={row.id} data-consequence={row.id} data-state={row.state}>
+            <strong>{NAMES[row.id]}</strong> <Marked kind={MARK[row.state]}>{row.state}</Marked>: {row.text}
+          </li>
+        ))}
+      </ul>
+      <dl className="facts">
+        {[...new Set(candidate.ways)].map((way) => (
+          <div className="fact-row" key={way}>
+            <dt>{WAY_NAMES[way]}</dt>
+            <dd>
+              for: {WAY_NOTES[way].for}; against: {WAY_NOTES[way].against}; lasts: {WAY_NOTES[way].lasts}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <p className="muted small">What practitioners hold is common practice; how long a fix lasts is an indication.</p>
+      <div className="acts">
+        <button type="button" className="act" disabled={planned || candidate.changes.length === 0} onClick={onPlan}>
+          {planned ? 'This is the plan' : 'Make this the plan'}
+        </button>
+        {candidate.changes.length === 0 ? <span className="muted">changes no height; nothing to plan here</span> : null}
+      </div>
+    </section>
+  );
+}
+
+export const WAY_NAMES: Record<keyof typeof WAY_NOTES, string> = {
+  leafAdded: 'Leaf added',
+  leafMade: 'Leaf made',
+  leafOut: 'Leaf out',
+  leafSwapped: 'Leaf swapped',
+  block: 'Block',
+  blockOut: 'Block out',
+  shackle: 'Shackle',
+  pack: 'New pack',
+  donorPack: 'Donor pack',
+  donorLeaf: 'Donor leaf',
+  eyes: 'Other eyes',
+  overAxle: 'Over the axle',
+  rearch: 'Re-arched',
+  bushes: 'Bushes',
+};

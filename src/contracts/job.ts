@@ -14,6 +14,7 @@ import { type AxlePrediction } from '@/core/height/predict';
 import { type AxleInput } from '@/core/height/axleInput';
 import { ANSWERS, SAFETY_ITEMS } from '@/core/procedure/checks';
 import { LEDGER_KINDS } from '@/core/height/ledger';
+import { costLineSchema } from './cost';
 import { planSchema, schoolChoiceSchema } from './plan';
 
 const id = z.uuid();
@@ -403,6 +404,7 @@ export const jobViewSchema = z.object({
   sideFindings: z.array(sideFindingSchema),
   failures: z.array(failureSchema),
   kit: z.array(kitItemSchema),
+  costs: z.array(costLineSchema),
   /** The last word of each question, of the shop and of this job. */
   schools: z.array(schoolChoiceSchema),
   /** Of the vehicle. */

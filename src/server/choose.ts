@@ -2,8 +2,10 @@
 import { type JobView } from '@/contracts/job';
 import { type NewSchoolChoice, type PlanEdit } from '@/contracts/plan';
 import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
-import { conflict, ProblemError } from '@/contracts/problem';
+import { type CostEdit } from '@/contracts/cost';
+import { conflict, notFound, ProblemError } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
+import { insertCost, updateCost } from '@/data/cost';
 import * as plans from '@/data/plan';
 import { shelfPage } from '@/data/shelf';
 import { loadJob } from './jobs';
@@ -73,4 +75,24 @@ export async function partsForJob(tx: Tx, jobId: string): Promise<ShelfItem[]> {
     found.push(...(await shelfPage(tx, shelfAskSchema.parse({ kind, order: 'price', within }), OF_A_KIND)).items);
   }
   return found;
+}
+
+/** Saves a line of a job's costs; one that somebody else changed since is a conflict. */
+export async function saveCost(tx: Tx, jobId: string, line: CostEdit): Promise<JobView> {
+  const before = await loadJob(tx, jobId);
+  const there = before.costs.find((c) => c.id === line.id);
+  if (line.version === 0) {
+    // A new line sent again after a lost answer is there already.
+    await insertCost(tx, jobId, line);
+    return loadJob(tx, jobId);
+  }
+  if (!there) throw notFound('This line');
+  if ((await updateCost(tx, jobId, line)) === 0)
+    throw conflict('cost', {
+      theirs: `${there.what}, ${there.plannedTyped ?? 'no price'}`,
+      by: there.person,
+      at: new Date().toISOString(),
+      version: there.version,
+    });
+  return loadJob(tx, jobId);
 }

@@ -12,6 +12,7 @@ import {
   vehicleSideFindings,
 } from '@/data/inspect';
 import * as jobs from '@/data/job';
+import { jobCosts } from '@/data/cost';
 import * as plans from '@/data/plan';
 import { currentReadings, jobDays } from '@/data/reading';
 import { vehicleAxles } from '@/data/shop';
@@ -59,6 +60,7 @@ export async function loadJob(tx: Tx, id: string): Promise<JobView> {
     failures: await vehicleFailures(tx, vehicle.id),
     limits: await shopLimits(tx),
     kit: await jobKit(tx, id),
+    costs: await jobCosts(tx, id),
     schools: await plans.jobSchools(tx, id),
     features: await vehicleFeatures(tx, vehicle.id),
     pressRuns: await jobPressRuns(tx, id),

@@ -77,3 +77,24 @@ export function printedLedger(lines: readonly LedgerLine[], step: number): Print
   }
   return printed;
 }
+
+/** A ledger line as a bar: where it begins and where it ends, mm. */
+export interface LedgerBar {
+  line: LedgerLine;
+  from: number;
+  to: number;
+}
+
+/** The lines of a ledger one after the other, each beginning where the last one ended; start and total stand on the ground of the drawing. */
+export function ledgerBars(lines: readonly LedgerLine[]): LedgerBar[] {
+  let at = 0;
+  return lines.map((line): LedgerBar => {
+    if (line.kind === 'measured' || line.kind === 'total') {
+      at = line.value;
+      return { line, from: 0, to: at };
+    }
+    const from = at;
+    at += line.value;
+    return { line, from, to: at };
+  });
+}

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { parseMeasured, type FieldRule } from './parse';
+import { PRICE_RULE } from './rules';
 
 const mm: FieldRule = { dimension: 'length', unit: 'mm', min: 0, max: 2000, alternatives: ['in', 'cm'] };
 const inch: FieldRule = { ...mm, unit: 'in' };
@@ -165,4 +166,10 @@ describe('a range of torque', () => {
     expect(parseMeasured(text, range).kind).toBe('refused'),
   );
   test('a field without ranges reads none', () => expect(parseMeasured('79–97', torque).kind).toBe('refused'));
+});
+
+test('a range without a unit takes the field’s, also where that unit has no name to be typed', () => {
+  const read = parseMeasured('60 to 80', { ...PRICE_RULE, range: true });
+  expect(read).toMatchObject({ kind: 'ok', value: 70, range: { low: 60, high: 80 } });
+  expect(parseMeasured('12,50', PRICE_RULE)).toMatchObject({ kind: 'ok', value: 12.5 });
 });

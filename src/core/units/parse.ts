@@ -73,7 +73,8 @@ const RANGE = /^(.*?)\s*(?:–|—|\bto\b|\s-\s)\s*(.*)$/;
 function readRange(from: string, to: string, rule: FieldRule): Parsed {
   const high = parseOne(to, rule);
   if (high.kind !== 'ok') return high.kind === 'empty' ? refused('The upper end of the range is missing.') : high;
-  const low = parseOne(hasUnit(from) || from === '' ? from : `${from} ${high.unit}`, rule);
+  // A unit on the upper end is meant for both; without one both take the field's.
+  const low = parseOne(hasUnit(from) || from === '' || !hasUnit(to) ? from : `${from} ${high.unit}`, rule);
   if (low.kind !== 'ok') return low.kind === 'empty' ? refused('The lower end of the range is missing.') : low;
   if (low.value >= high.value) return refused('A range goes from the lower to the higher figure.');
   return {

@@ -23,9 +23,12 @@ import { usePrediction } from '../prediction/usePrediction';
 import { SpringSheet } from '../spring/SpringSheet';
 import { addedLeafIndex } from './addedLeaf';
 import { ChecksSheet } from './ChecksSheet';
+import { CostsSheet } from './CostsSheet';
 import { FiguresSheet } from './FiguresSheet';
 import { LedgerSheet } from './LedgerSheet';
+import { LevelSheet } from './LevelSheet';
 import { PlanEditor } from './PlanEditor';
+import { WhatIfSheet } from './WhatIfSheet';
 import { StoreSheet } from './StoreSheet';
 import { usePlan } from './usePlan';
 
@@ -76,6 +79,9 @@ export function ChooseStation({ first, people, person }: StationProps) {
             <Elevations view={view} assembled={assembled} side={side} shown={shownSide} state={state} />
           </Sheet>
           <PlanEditor view={view} plan={plan} />
+          {ready && shownSide ? (
+            <WhatIfSheet key={changesText} input={assembled.input} side={side} stateId={state?.id ?? stateId} />
+          ) : null}
           <CandidatesSheet job={job} plan={plan} input={standing} />
           {shownSide && state?.old ? (
             <SpringSheet
@@ -128,8 +134,10 @@ export function ChooseStation({ first, people, person }: StationProps) {
           ) : (
             <Gaps view={view} assembled={assembled} lacks={lacks} solving={progress !== null} />
           )}
+          {prediction && shownSide ? <LevelSheet view={view} prediction={prediction} /> : null}
           <StoreSheet job={job} plan={plan} ready={ready && refused === null} />
           <ChecksSheet jobId={view.job.id} rows={checks} prediction={prediction} keepUbolts={view.job.keepUbolts} />
+          <CostsSheet job={job} />
           <SchoolsSheet job={job} />
         </div>
       </div>

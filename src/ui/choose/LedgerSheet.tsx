@@ -6,6 +6,7 @@ import { type Band } from '@/core/height/band';
 import { type SidePrediction, type StatePrediction } from '@/core/height/predict';
 import { Sheet } from '../controls/Sheet';
 import { LedgerTable } from '../ledger/LedgerTable';
+import { Waterfall } from '../ledger/Waterfall';
 import { Marked } from '../controls/Mark';
 import { Length, PlusMinus } from '../measured/Figure';
 
@@ -31,6 +32,11 @@ export function LedgerSheet({ view, sideName, side, state, band, progress, onSto
   return (
     <Sheet title={`Height ledger, ${sideName}, ${state.name}`}>
       <LedgerTable lines={state.ledger} half={half} caption={`Height ledger ${sideName} ${state.name}`} />
+      <Waterfall
+        lines={state.ledger}
+        half={half}
+        spoken={`The ledger to scale: ${state.ledger.length} lines ending in the height as built`}
+      />
       <div className="under-ledger">
         <p>
           The work changes it by <Length mm={change} signed />; nine in ten such jobs end within <PlusMinus mm={half} />

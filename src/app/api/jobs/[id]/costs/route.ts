@@ -1,0 +1,5 @@
+import { costEditSchema } from '@/contracts/cost';
+import { saveCost } from '@/server/choose';
+import { idRoute } from '@/server/http';
+
+export const PUT = idRoute(costEditSchema, saveCost);

@@ -1,0 +1,106 @@
+import { type CostEdit } from '@/contracts/cost';
+import { type JobView } from '@/contracts/job';
+import { DEMO, expect, test, typeInto } from './shop';
+
+test('costs add up as ranges, used beside new, what is left out is named, and two people do not overwrite one another', async ({
+  page,
+  request,
+}) => {
+  await page.goto(`${DEMO.planned}/choose`);
+  const sheet = page.getByRole('region', { name: 'Costs' });
+  const add = async (what: string, price: string) => {
+    await sheet.getByLabel('Something else').fill(what);
+    await sheet.getByRole('button', { name: 'Add this line' }).click();
+    await sheet.locator(`[data-cost="${what}"] summary`).click();
+    await typeInto(page, `Planned price of ${what}`, price);
+  };
+  // Sums of common practice.
+  await add('perches welded', '200');
+  await expect(page.getByTestId('cost-total')).toContainText('200');
+  await add('hoses', '60 to 80');
+  await expect(page.getByTestId('cost-total')).toContainText('260–280');
+  await add('plug', '40');
+  await expect(page.getByTestId('cost-total')).toContainText('300–320');
+  await add('bolts', '6');
+  await typeInto(page, 'How many of bolts', '4');
+  await expect(sheet.locator('[data-cost=bolts]')).toContainText('1.50 each');
+  await sheet.locator('[data-cost=bolts]').getByRole('button', { name: 'not in it' }).click();
+  await expect(page.getByTestId('cost-total')).toContainText('300–320');
+  await sheet.locator('[data-cost=plug]').getByRole('button', { name: 'used', exact: true }).click();
+  await typeInto(page, 'Paid for hoses', '74,50');
+  await typeInto(page, 'Minutes for hoses', '20 to 45');
+  const totals = page.getByTestId('costs');
+  await expect(totals).toContainText('of it used parts 40');
+  await expect(totals).toContainText('74.50, planned at 60–80');
+  await expect(totals).toContainText('20–45 min');
+  await expect(totals).toContainText('bolts');
+  await page.reload();
+  await expect(page.getByTestId('cost-total')).toContainText('300–320');
+  const view = (await (await request.get(`/api${DEMO.planned}`)).json()) as JobView;
+  const { person, ...line } = view.costs.find((c) => c.what === 'plug')!;
+  const put = (edit: CostEdit) => request.put(`/api${DEMO.planned}/costs`, { data: edit });
+  expect((await put({ ...line, planned: { low: 41, high: 41 }, plannedTyped: '41' })).ok()).toBe(true);
+  const late = await put({ ...line, planned: { low: 55, high: 55 }, plannedTyped: '55' });
+  expect(late.status()).toBe(409);
+  const upside = await put({
+    ...line,
+    version: line.version + 1,
+    planned: { low: 9, high: 3 },
+    plannedTyped: '9 to 3',
+  });
+  expect(upside.status()).toBe(400);
+});
+
+test('the ledger stands to scale beside its figures, and lean follows from both sides’ ledgers', async ({ page }) => {
+  await page.goto(`${DEMO.provenInside}/choose`);
+  const ledger = page.getByTestId('ledger');
+  await expect(ledger).toBeVisible();
+  const drawn = page.getByRole('img', { name: /The ledger to scale/ });
+  const kinds = await ledger
+    .locator('tr[data-kind]')
+    .evaluateAll((rows) => rows.map((r) => r.getAttribute('data-kind')));
+  const bars = await drawn.locator('[data-bar]').evaluateAll((all) => all.map((b) => b.getAttribute('data-bar')));
+  expect(bars).toEqual(kinds.filter((k) => k !== 'measured').filter((k) => bars.includes(k)));
+  expect(bars).toContain('total');
+  expect(bars).toContain('settling');
+  // Bars meet: each begins where the last one ended.
+  const edges = await drawn
+    .locator('[data-bar] rect')
+    .evaluateAll((rects) =>
+      rects.map((r) => [Number(r.getAttribute('x')), Number(r.getAttribute('x')) + Number(r.getAttribute('width'))]),
+    );
+  edges.slice(1).forEach(([a, b], k) => {
+    const [c, d] = edges[k]!;
+    expect(Math.min(...[a!, b!].flatMap((p) => [c!, d!].map((q) => Math.abs(p - q))))).toBeLessThan(1.6);
+  });
+  const number = async (name: string): Promise<number> => {
+    await page.getByRole('group', { name: 'Side' }).getByRole('button', { name, exact: true }).click();
+    await expect(page.getByRole('table', { name: new RegExp(`Height ledger ${name}`) })).toBeVisible();
+    const text = await ledger.locator('tr[data-kind=total] .figure').first().textContent();
+    return Number(text!.replace(/[^\d]/g, ''));
+  };
+  await page.getByRole('group', { name: 'Load state' }).getByRole('button', { name: 'as it stands today' }).click();
+  const lean = (await number('left')) - (await number('right'));
+  const level = page.getByRole('region', { name: 'Level and rake' });
+  const after = await level.locator('tbody tr').first().locator('td').nth(1).locator('.figure').nth(1).textContent();
+  const shown = Number(after!.replace('−', '-').replace(/[^\d-]/g, ''));
+  // Both are rounded to whole millimetres.
+  expect(Math.abs(shown - lean)).toBeLessThanOrEqual(1);
+  await expect(level).toContainText('headlamps are set again');
+});
+
+test('a slider round the plan shows at once what the same figure typed into the plan gives', async ({ page }) => {
+  await page.goto(`${DEMO.planned}/choose`);
+  const status = page.getByTestId('what-if');
+  await expect(status).toContainText('the work changes');
+  const before = await status.textContent();
+  const slider = page.getByLabel('added leaf, thickness');
+  await slider.fill('8.1');
+  await expect(status).not.toHaveText(before!);
+  const tried = (await status.locator('.figure').first().textContent())!;
+  // Nothing was saved by it.
+  await expect(page.getByText('saved, version 2')).toBeVisible();
+  await typeInto(page, 'Thickness', '8.1');
+  await expect(page.getByText('saved, version 3')).toBeVisible();
+  await expect(page.locator('.under-ledger p').first()).toContainText(tried);
+});

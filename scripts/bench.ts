@@ -11,7 +11,12 @@ import { COARSE, FINE } from '@/core/leafpack/half';
 import { PackSolver, type Fineness } from '@/core/leafpack/solve';
 import { nestedCurvatures, type Pack } from '@/core/leafpack/pack';
 import { SPRING_STEEL_E } from '@/core/material/steel';
+import { stockPartOf } from '@/contracts/stock';
+import { candidatesFor } from '@/core/selection/generate';
+import { NO_LIMITS } from '@/core/selection/parts';
+import { search } from '@/core/selection/search';
 import { uniformFrom } from '@/workers/random';
+import { demoParts } from '../demo/shelf';
 import { CASES } from '../tests/reference/fem/cases';
 import { type FemResults } from '../tests/reference/fem/results';
 import { flatbedSheet } from '../tests/reference/sheets';
@@ -94,6 +99,25 @@ const ranked = median(1, () => {
   found.sort((a, b) => b.arch - a.arch);
 });
 print(`5,000 builds with one leaf more, by arch at one load (scaled from ${builds})`, (ranked * 5000) / builds, 10_000);
+
+const { input: standing } = assemble(flatbedSheet([]));
+const suiting = { width: 70, front: 670, rear: 710, steered: false, arrangement: 'over' as const };
+// A shelf four times as full as the demo's, so that there are 5,000 ways.
+const stock = [0, 1, 2, 3].flatMap((k) => demoParts((n) => `${k}-${n}`).map(stockPartOf));
+const ways = candidatesFor(standing, stock, suiting, NO_LIMITS, 5000);
+let answered = 0;
+const searched = median(1, () => {
+  const since = performance.now();
+  const work = search(standing, ways, { stateId: 'laden', change: 40 }, NO_LIMITS, 40);
+  for (let step = work.next(); !step.done; step = work.next())
+    if (answered === 0 && step.value.done === ways.length) answered = performance.now() - since;
+});
+print(
+  `${ways.length} candidates looked at, both sides, the nearest 80 solved exactly in every state`,
+  searched,
+  10_000,
+);
+print('  of it the first look at all of them', answered);
 
 const fitted = median(5, () => {
   fitSpring({

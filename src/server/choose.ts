@@ -4,6 +4,12 @@ import { type NewSchoolChoice, type PlanEdit } from '@/contracts/plan';
 import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
 import { type CostEdit } from '@/contracts/cost';
 import { conflict, notFound, ProblemError } from '@/contracts/problem';
+import { sheetOf } from '@/contracts/sheet';
+import { type BenchPack } from '@/core/bench/benchPack';
+import { standingPack, type StandingPack } from '@/core/bench/standing';
+import { CoreError } from '@/core/errors';
+import { assemble } from '@/core/measure/assemble';
+import { type PointId } from '@/core/measure/points';
 import { type Tx } from '@/data/client';
 import { insertCost, updateCost } from '@/data/cost';
 import * as plans from '@/data/plan';
@@ -95,4 +101,23 @@ export async function saveCost(tx: Tx, jobId: string, line: CostEdit): Promise<J
       version: there.version,
     });
   return loadJob(tx, jobId);
+}
+
+/** A job's own pack as it would lie on the bench; null while its spring is not known. */
+export async function packForBench(tx: Tx, jobId: string): Promise<BenchPack | null> {
+  const view = await loadJob(tx, jobId);
+  const reading = (point: PointId) =>
+    view.readings.find((r) => r.point === point && r.phase === 'before')?.value ?? null;
+  const known: StandingPack = {
+    name: `pack of ${view.vehicle.name}, ${view.axle.position}`,
+    eyeForm: view.pack.eyeForm,
+    eyeBore: reading('eyeBore'),
+    centreBolt: null,
+  };
+  try {
+    return standingPack(assemble(sheetOf(view, [])).input, known);
+  } catch (error) {
+    if (error instanceof CoreError) return null;
+    throw error;
+  }
 }

@@ -25,9 +25,14 @@ export async function onePart(tx: Tx, id: string): Promise<ShelfItem> {
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
+/** An id named in an address; null when it is none. */
+export const idIn = (text: string | string[] | undefined): string | null =>
+  typeof text === 'string' && UUID.test(text) ? text : null;
+
 /** A part named in an address; null when there is none of that name. */
-export async function partIfThere(tx: Tx, id: string | string[] | undefined): Promise<ShelfItem | null> {
-  if (typeof id !== 'string' || !UUID.test(id)) return null;
+export async function partIfThere(tx: Tx, text: string | string[] | undefined): Promise<ShelfItem | null> {
+  const id = idIn(text);
+  if (!id) return null;
   return (await shelf.shelfItems(tx, [id]))[0] ?? null;
 }
 

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import DxfParser from 'dxf-parser';
 import { type Locator, type Page } from '@playwright/test';
-import { expect, focusOn, test, typeInto } from './shop';
+import { DEMO, expect, focusOn, test, typeInto } from './shop';
 
 const part = (n: number) => `5a1e0009-0000-4000-8000-${n.toString(16).padStart(12, '0')}`;
 /** A pack of five trailer leaves, and a used pack of five leaves 7 mm wider with bigger holes. */
@@ -109,4 +109,23 @@ test('the same by keys alone, told to a screen reader, kept on the shelf and cut
   await expect(page.getByRole('region', { name: 'Mixed for the trailer' })).toContainText('not known, not checked');
   await page.getByRole('link', { name: 'Lay it on the bench' }).click();
   await expect(leaves(page, 'Mixed for the trailer')).toHaveCount(6);
+});
+
+test('a job’s own pack lies on the bench with the curves its load told, and takes a leaf of the shelf', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO.planned}/choose`);
+  await page.getByRole('link', { name: 'Lay this pack on the bench' }).click();
+  await expect(page.getByText('are those its arch under load tells')).toBeVisible();
+  const own = page.getByRole('list', { name: /Leaves of pack of/ }).getByRole('listitem');
+  await expect(own).toHaveCount(5);
+  await expect(page.getByTestId('bench-facts')).toContainText('Arch, lying free');
+  await expect(verdict(page, 'curve')).toHaveAttribute('data-state', 'fits');
+  await expect(verdict(page, 'hole')).toHaveAttribute('data-state', 'notChecked');
+  await page.getByLabel('Pack beside it').fill('four-by-four');
+  await page.getByTitle('Pack of 6, four-by-four, MP-680').click();
+  await page.getByRole('button', { name: 'Take leaf 3 of Pack of 6, four-by-four' }).click();
+  await expect(own).toHaveCount(6);
+  await expect(page.getByTestId('bench-facts')).toContainText('was');
+  await expect(page.getByRole('table', { name: /beside as it lies/ })).toBeVisible();
 });

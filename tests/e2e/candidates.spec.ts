@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { type JobView } from '@/contracts/job';
 import { summarise } from '@/core/height/ledger';
 import { DEMO, expect, test, typeInto } from './shop';
@@ -34,6 +35,8 @@ test('ways to the wanted height are ranked, looked at side by side, and one beco
   await expect(facts.locator('[data-consequence=stop]')).toHaveAttribute('data-state', 'not checked');
   await expect(facts).toContainText('not OK');
   await expect(facts.locator('.plus-minus').first()).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).include('[aria-label="Ways to get there"]').analyze();
+  expect(violations.map((v) => `${v.id} ${v.nodes[0]?.target.join(' ')}`)).toEqual([]);
   const higher = Number(
     (await facts.locator('tbody tr').nth(1).locator('.figure').first().textContent())!
       .replace(/[^\d.−-]/g, '')

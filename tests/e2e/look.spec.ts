@@ -8,6 +8,8 @@ const PAGES = {
   measure: `${DEMO.begun}/measure`,
   inspect: `${DEMO.planned}/inspect`,
   instruments: '/instruments',
+  shelf: '/shelf',
+  bench: '/bench?pack=5a1e0009-0000-4000-8000-000000000002&beside=5a1e0009-0000-4000-8000-000000000006',
   choose: `${DEMO.planned}/choose`,
   build: `${DEMO.planned}/build`,
   prove: `${DEMO.provenOutside}/prove`,
@@ -24,6 +26,7 @@ for (const theme of ['light', 'dark'] as const) {
       await page.setViewportSize({ width: 1280, height: 800 });
       await page.goto(path);
       if (name === 'choose') await expect(page.locator('[data-part=seat-new]')).toBeVisible();
+      if (name === 'bench') await expect(page.getByTestId('bench-facts')).toBeVisible();
       const { violations } = await new AxeBuilder({ page })
         .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'best-practice'])
         .analyze();
@@ -66,7 +69,7 @@ test('the measuring sheet is walked with Enter in measuring order, and every act
   await page.goto(`${DEMO.planned}/choose`);
   await expect(page.getByRole('button', { name: 'Store this prediction' })).toBeEnabled();
   const seen = new Set<string>();
-  for (let k = 0; k < 60; k++) {
+  for (let k = 0; k < 140; k++) {
     await page.keyboard.press('Tab');
     seen.add(await page.evaluate(() => document.activeElement?.textContent?.trim() ?? ''));
   }
@@ -75,7 +78,7 @@ test('the measuring sheet is walked with Enter in measuring order, and every act
 });
 
 test('targets are at least 44 px high', async ({ page }) => {
-  for (const path of [PAGES.ask, PAGES.measure, PAGES.inspect, PAGES.choose, PAGES.build]) {
+  for (const path of [PAGES.ask, PAGES.measure, PAGES.inspect, PAGES.choose, PAGES.build, PAGES.shelf, PAGES.bench]) {
     await page.goto(path);
     await page.waitForLoadState('networkidle');
     const small = await page.$$eval(

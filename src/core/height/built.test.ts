@@ -6,8 +6,9 @@ import { draw, type AxleInput, type Change } from './axleInput';
 import { SideModel } from './axleModel';
 import { builtPack } from './built';
 import { type Estimate } from './estimate';
-import { ledgerValue } from './ledger';
-import { central, predictCentral } from './predict';
+import { ledgerValue, type LedgerLine } from './ledger';
+import { central, extraLoads, predictCentral } from './predict';
+import { taught } from './springFit';
 
 const exact = (value: number): Estimate => ({ value, half90: 0, origin: 'measured' });
 const base = (): AxleInput => ({ ...assemble(flatbedSheet()).input, changes: [] });
@@ -113,4 +114,37 @@ test('a shorter or longer chord of the same circle is the same leaf', () => {
     { kind: 'addLeaf', ...leaf, camber: exact(camberFromCurvature(1 / 1500, 700)), chord: exact(700) },
   ]);
   expect(one).toBeCloseTo(other, 2);
+});
+
+test('in every load state each line is its own solve and the end is the coupled solve, within 0.1 mm', () => {
+  const leaf = samePack().leaves[2]!;
+  const changes: Change[] = [
+    { kind: 'removeLeaf', leaf: 4 },
+    { kind: 'addLeaf', ...leaf },
+    { kind: 'shackle', length: exact(125) },
+    { kind: 'block', height: exact(20) },
+    { kind: 'rearch', camber: exact(12) },
+  ];
+  const input = after(changes);
+  for (const side of ['left', 'right'] as const) {
+    // A model of its own for every solve: nothing is warm, nothing is shared with the prediction.
+    const drawn = draw(taught(input, side).input, central);
+    const alone = (some: typeof drawn.changes, load: number) => new SideModel(drawn, side).state(some, load).rise;
+    const base = alone([], 0);
+    const { states } = finish(predictCentral(input, false)).sides[side]!;
+    states.forEach((state, k) => {
+      const load = extraLoads(drawn, states.length)[k]!;
+      const value = (...kinds: LedgerLine['kind'][]) =>
+        state.ledger.filter((l) => kinds.includes(l.kind)).reduce((sum, l) => sum + l.value, 0);
+      expect(Math.abs(value('total') - drawn.sides[side].height! - (alone(drawn.changes, load) - base))).toBeLessThan(
+        0.1,
+      );
+      expect(Math.abs(value('load') - (alone([], load) - base))).toBeLessThan(0.1);
+      const one = (i: number) => alone([drawn.changes[i]!], 0) - base;
+      expect(Math.abs(value('removeLeaf', 'leafArch', 'leafThickness') - one(0) - one(1))).toBeLessThan(0.2);
+      expect(Math.abs(value('shackle') - one(2))).toBeLessThan(0.1);
+      expect(Math.abs(value('block') - one(3))).toBeLessThan(0.1);
+      expect(Math.abs(value('rearch') - one(4))).toBeLessThan(0.1);
+    });
+  }
 });

@@ -229,10 +229,13 @@ export function curvatureFromCamber(camber: number, chord: number): number {
 }
 
 /**
- * Chord of a shallow arc of this length and camber, mm: a string across a leaf's own tips is shorter than the leaf by 8c²/3L
- * (series of the circle, 0.1 % off at a camber of a sixth of the length). @param arc mm @param camber mm
+ * Chord of an arc of this length and camber, mm: a string across a leaf's own tips is shorter than the leaf. Series of the circle
+ * in c/L, 1 − 8/3 (c/L)² − 224/45 (c/L)⁴: within 0.05 % up to a camber of a sixth of the length. @param arc mm @param camber mm
  */
-export const chordUnderCamber = (arc: number, camber: number): number => arc - (8 * camber ** 2) / (3 * arc);
+export function chordUnderCamber(arc: number, camber: number): number {
+  const share = (camber / arc) ** 2;
+  return arc * (1 - (8 / 3) * share - (224 / 45) * share ** 2);
+}
 
 /** Camber over a chord of a circular leaf of given curvature, mm. The inverse of `curvatureFromCamber`. */
 export function camberFromCurvature(curvature: number, chord: number): number {

@@ -35,7 +35,7 @@ export function DifferenceTable({ rows, one, other }: { rows: readonly Differenc
       <table className="plain difference" aria-label={`${one} beside ${other}`}>
         <thead>
           <tr>
-            <th scope="col"> </th>
+            <th scope="col">what</th>
             <th scope="col">{one}</th>
             <th scope="col">{other}</th>
             <th scope="col" className="number">

@@ -3,8 +3,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { stockPartOf } from '@/contracts/stock';
 import { type ShelfItem } from '@/contracts/shelf';
+import { sheetOf } from '@/contracts/sheet';
 import { type AxleInput } from '@/core/height/axleInput';
+import { goalValue } from '@/core/height/goals';
 import { NO_LIMITS, type Suiting } from '@/core/selection/parts';
+import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { lineOf } from '../choose/planDraft';
@@ -48,6 +51,7 @@ export function CandidatesSheet({ job, plan, input }: Props) {
   const search = useSearch();
   const [pickedId, setPicked] = useState<string | null>(null);
   const [beside, setBeside] = useState<string[]>([]);
+  const [aim, setAim] = useState<'height' | 'level'>('height');
   const wantedState = view.states.find((s) => s.wanted) ?? view.states[0]!;
   const axle = useMemo((): Suiting | null => {
     const main = input.pack?.leaves[0];
@@ -68,11 +72,19 @@ export function CandidatesSheet({ job, plan, input }: Props) {
         </p>
       </Sheet>
     );
+  // Level is told in the state of the day, in which the lips of both axles were measured.
+  const level = view.goals.find((g) => g.kind === 'rake');
+  const rake = goalValue('rake', sheetOf(view, []).readings, 'before', view.states[0]!.id, view.axle.position);
+  const toLevel = level && rake !== undefined ? (level.target - rake) * (view.axle.position === 'rear' ? 1 : -1) : null;
+  const wanted =
+    aim === 'level' && toLevel !== null
+      ? { stateId: view.states[0]!.id, change: toLevel }
+      : { stateId: wantedState.id, change: view.job.wantedChange };
   const question = {
     input,
     parts: stock,
     axle,
-    wanted: { stateId: wantedState.id, change: view.job.wantedChange },
+    wanted,
     limits: draft.limits,
     keep: KEEP,
     most: MOST,
@@ -88,11 +100,27 @@ export function CandidatesSheet({ job, plan, input }: Props) {
       title="Ways to get there"
       aside={
         <span className="muted">
-          wanted <Length mm={view.job.wantedChange} signed /> <PlusMinus mm={view.job.tolerance} unit={false} /> in “
-          {wantedState.name}”
+          wanted <Length mm={wanted.change} signed /> <PlusMinus mm={view.job.tolerance} unit={false} /> in “
+          {view.states.find((s) => s.id === wanted.stateId)?.name}”
         </span>
       }
     >
+      {level ? (
+        <Chips
+          label="Aim at"
+          shown
+          options={[
+            { id: 'height', name: 'the wanted height' },
+            {
+              id: 'level',
+              name: toLevel === null ? 'the wanted rake (lips of both axles not measured)' : 'the wanted rake',
+              disabled: toLevel === null,
+            },
+          ]}
+          value={aim}
+          onPick={setAim}
+        />
+      ) : null}
       <LimitsBar draft={draft} name={`${view.job.id}|limits`} onChange={setDraft} />
       {parts.error ? <ProblemNote problem={parts.error} /> : null}
       <div className="acts">
@@ -132,7 +160,7 @@ export function CandidatesSheet({ job, plan, input }: Props) {
         <>
           <CandidateTable
             found={found}
-            wantedState={wantedState.id}
+            wantedState={wanted.stateId}
             emptyState={view.states[0]!.id}
             picked={pickedId}
             beside={beside}
@@ -158,7 +186,7 @@ export function CandidatesSheet({ job, plan, input }: Props) {
           {sideBySide.length > 1 ? <CompareTable found={sideBySide} states={view.states} /> : null}
           <CandidateScatter
             found={found}
-            wantedState={wantedState.id}
+            wantedState={wanted.stateId}
             tolerance={view.job.tolerance}
             picked={pickedId}
             onPick={setPicked}

@@ -26,7 +26,7 @@ export function CompareTable({ found, states }: Props) {
       <table className="plain difference" aria-label="Side by side">
         <thead>
           <tr>
-            <th> </th>
+            <th scope="col">what</th>
             {found.map((r) => (
               <th key={r.candidate.id} scope="col">
                 {r.candidate.name}

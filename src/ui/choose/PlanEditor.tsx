@@ -2,6 +2,7 @@
 import { type JobView } from '@/contracts/job';
 import { TypedField } from '../measured/TypedField';
 import { EYE_FORMS } from '@/core/leafpack/eyes';
+import Link from 'next/link';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
@@ -126,6 +127,12 @@ export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) 
           </button>
         ) : null}
       </div>
+      <p>
+        <Link href={`/bench?job=${view.job.id}`} prefetch={false}>
+          Lay this pack on the bench
+        </Link>{' '}
+        <span className="muted">to mix it with another leaf by leaf</span>
+      </p>
       <p className="muted small">
         Spring leaves are never heated, welded, torch-cut or drilled. Re-arching is specialist work with a crack test.
       </p>

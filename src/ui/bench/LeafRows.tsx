@@ -36,7 +36,10 @@ interface Props {
 export const takenFrom = (leaf: BenchLeaf): BenchLeaf => ({ ...leaf, id: `${leaf.id}|${crypto.randomUUID()}` });
 
 /** Room beside a strip for its number and sizes, px. */
-const BESIDE = 300;
+const BESIDE = 330;
+/** On a narrower sheet the sizes stand below their strip: room for grip and number only, px. */
+const NARROW = 640;
+const BEFORE = 92;
 
 /** The leaves of a pack on the pin, and the other pack's below; carried about by hand or by keys. */
 export function LeafRows({ pack, was, donor, picked, onPick, onStep }: Props) {
@@ -45,7 +48,7 @@ export function LeafRows({ pack, was, donor, picked, onPick, onStep }: Props) {
   const all = [...pack.leaves, ...was.leaves, ...(donor?.leaves ?? [])];
   const front = Math.max(100, ...all.map((l) => l.front));
   const rear = Math.max(100, ...all.map((l) => l.rear));
-  const strip = Math.max(140, width - (width < 520 ? 150 : BESIDE));
+  const strip = Math.max(140, width - (width < NARROW ? BEFORE : BESIDE));
   const perMm = (strip - 24) / (front + rear);
   const scale: BenchScale = { perMm, pin: 12 + front * perMm, width: strip };
   const s = fit({ left: -front, right: rear, top: 0, bottom: 0 }, strip, { left: 12, right: 12, top: 0, bottom: 0 });

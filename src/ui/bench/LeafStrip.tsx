@@ -86,6 +86,7 @@ export function LeafSizes({ leaf, children }: { leaf: BenchLeaf; children?: Reac
       <Length mm={leaf.front} unit={false} /> + <Length mm={leaf.rear} unit={false} />
       <span className="muted"> x </span>
       <span className="figure">{Number(leaf.thickness.toFixed(2))}</span>
+      <span className="unit-text"> mm</span>
       {children}
     </span>
   );

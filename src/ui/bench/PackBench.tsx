@@ -173,10 +173,14 @@ export function PackBench({ name, was, donor }: Props) {
                   </span>
                 ) : null}
               </dd>
-              <dt>Arch under {loadText(load)}</dt>
-              <dd>
-                <Length mm={now.view.arch} />
-              </dd>
+              {load > 0 ? (
+                <>
+                  <dt>Arch under {loadText(load)}</dt>
+                  <dd>
+                    <Length mm={now.view.arch} />
+                  </dd>
+                </>
+              ) : null}
               <dt>Rate here</dt>
               <dd>
                 <span className="figure">{decimalText(now.figures.rate, 1)} N/mm</span>{' '}

@@ -18,7 +18,7 @@ interface Props {
 type Column = 'near' | 'ride' | 'stress' | 'price' | 'days';
 const COLUMNS: { id: Column; name: string; of: (r: Ranked, wanted: string) => number }[] = [
   { id: 'near', name: 'off by', of: (r) => r.score * 1000 },
-  { id: 'ride', name: 'rides', of: (r, wanted) => stateIn(r, wanted).rateShare },
+  { id: 'ride', name: 'rate, bounce', of: (r, wanted) => stateIn(r, wanted).rateShare },
   { id: 'stress', name: 'stress, MPa', of: (r) => worst(r) },
   { id: 'price', name: 'parts', of: (r) => r.price ?? Infinity },
   { id: 'days', name: 'here in', of: (r) => r.days ?? Infinity },
@@ -110,14 +110,16 @@ export function CandidateTable({ found, wantedState, emptyState, picked, beside,
                 <td className="number figure">{r.price === null ? '?' : priceText(r.price)}</td>
                 <td className="number figure">{r.days === null ? '?' : r.days === 0 ? 'now' : `${r.days} d`}</td>
                 <td>
-                  <input
-                    type="checkbox"
-                    className="beside"
-                    aria-label={`${candidate.name} side by side`}
-                    checked={beside.includes(candidate.id)}
-                    disabled={!beside.includes(candidate.id) && beside.length >= MOST_BESIDE}
-                    onChange={() => onBeside(candidate.id)}
-                  />
+                  <label className="beside-box">
+                    <input
+                      type="checkbox"
+                      className="beside"
+                      aria-label={`${candidate.name} side by side`}
+                      checked={beside.includes(candidate.id)}
+                      disabled={!beside.includes(candidate.id) && beside.length >= MOST_BESIDE}
+                      onChange={() => onBeside(candidate.id)}
+                    />
+                  </label>
                 </td>
               </tr>
             );

@@ -121,7 +121,7 @@ export function ShelfScreen({
             ) : null}
           </Sheet>
         </div>
-        <div className="sheets pinned">
+        <div className={`sheets pinned ${picked ? 'open' : ''}`}>
           <PartSheet key={picked ?? 'none'} item={shown} isNew={picked === 'new'} onSaved={pick} />
           <div className="acts">
             <button type="button" className="act" onClick={() => setPicked('new')}>

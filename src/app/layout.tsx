@@ -14,6 +14,9 @@ import '@/ui/theme/fields.css';
 import '@/ui/theme/drawing.css';
 import '@/ui/theme/figure.css';
 import '@/ui/theme/stations.css';
+import '@/ui/theme/shelf.css';
+import '@/ui/theme/bench.css';
+import '@/ui/theme/candidates.css';
 import '@/ui/theme/narrow.css';
 
 export const metadata: Metadata = { title: 'Gravelwort', description: 'Predict and prove ride height' };

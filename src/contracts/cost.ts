@@ -36,5 +36,6 @@ export type CostEdit = z.infer<typeof costEditSchema>;
 export const costLineSchema = z.object({
   ...costEditSchema.shape,
   person: z.string(),
+  updatedAt: z.coerce.date().transform((d) => d.toISOString()),
 });
 export type CostRow = z.infer<typeof costLineSchema>;

@@ -56,6 +56,10 @@ const leafText = (leaf: ShelfLeaf): string =>
     .join(' | ')
     .replace(/( \| )+$/, '');
 
+/** What a spreadsheet would take for a formula, also once it was marked; and the mark that is taken off again. */
+const FORMULA = /^'*[=+\-@\t\r]/;
+const ESCAPED = /^'(?='*[=+\-@\t\r])/;
+
 /** Parts as CSV: what was typed stays as typed. */
 export const partsFile = (items: readonly ShelfItem[]): string =>
   Papa.unparse(
@@ -74,7 +78,7 @@ export const partsFile = (items: readonly ShelfItem[]): string =>
       }),
     },
     // A spreadsheet must not take a part's name for a formula.
-    { newline: '\n', escapeFormulae: true },
+    { newline: '\n', escapeFormulae: FORMULA },
   );
 
 export interface PartProblem {
@@ -146,7 +150,7 @@ function readRow(cells: Record<string, string>, line: number, problems: PartProb
   const before = problems.length;
   const fault = (column: string, reason: string) => problems.push({ line, column, reason });
   // The mark that keeps a spreadsheet from reading a formula is taken off again.
-  const cell = (name: string): string => (cells[name] ?? '').trim().replace(/^'(?=[=+\-@\t\r])/, '');
+  const cell = (name: string): string => (cells[name] ?? '').trim().replace(ESCAPED, '');
   const choice = <T extends string>(name: string, allowed: readonly T[], otherwise: T): T => {
     const found = cell(name) === '' ? otherwise : allowed.find((a) => a === cell(name));
     if (found === undefined) fault(name, `“${cell(name)}” is none of ${allowed.join(', ')}.`);

@@ -20,7 +20,7 @@ export const jobCosts = (tx: Tx, jobId: string) =>
             c.planned_high::double precision AS "plannedHigh", c.planned_typed AS "plannedTyped",
             c.actual::double precision AS actual, c.minutes_low AS "minutesLow", c.minutes_high AS "minutesHigh",
             c.minutes_typed AS "minutesTyped", c.actual_minutes AS "actualMinutes", c.excluded, c.part_id AS "partId", c.version,
-            p.name AS person
+            c.updated_at AS "updatedAt", p.name AS person
        FROM cost_line c JOIN person p ON p.shop_id = c.shop_id AND p.id = c.person_id
       WHERE c.job_id = $1 ORDER BY c.what, c.id`,
     [jobId],

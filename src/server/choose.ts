@@ -13,7 +13,7 @@ import { type PointId } from '@/core/measure/points';
 import { type Tx } from '@/data/client';
 import { insertCost, updateCost } from '@/data/cost';
 import * as plans from '@/data/plan';
-import { shelfPage } from '@/data/shelf';
+import { shelfItems, shelfPage } from '@/data/shelf';
 import { loadJob } from './jobs';
 
 export async function editPlan(tx: Tx, jobId: string, edit: PlanEdit): Promise<JobView> {
@@ -46,6 +46,13 @@ export async function editPlan(tx: Tx, jobId: string, edit: PlanEdit): Promise<J
       code: 'bad-input',
       message: 'The spring already lies over the axle.',
       field: 'overAxle',
+    });
+  const partIds = [...new Set(edit.changes.flatMap((c) => ('partId' in c && c.partId ? [c.partId] : [])))];
+  if ((await shelfItems(tx, partIds)).length < partIds.length)
+    throw new ProblemError(422, {
+      code: 'bad-input',
+      message: 'A part of this plan is not on the shelf of this shop.',
+      field: 'partId',
     });
   if ((await plans.claimPlan(tx, jobId, edit.version)) === 0)
     throw conflict('plan', {
@@ -97,7 +104,7 @@ export async function saveCost(tx: Tx, jobId: string, line: CostEdit): Promise<J
     throw conflict('cost', {
       theirs: `${there.what}, ${there.plannedTyped ?? 'no price'}`,
       by: there.person,
-      at: new Date().toISOString(),
+      at: there.updatedAt,
       version: there.version,
     });
   return loadJob(tx, jobId);

@@ -1,5 +1,6 @@
 import { type Verdict } from '../fastener/ubolt';
 import { type Answer, type SafetyItem } from '../procedure/checks';
+import { type Arrangement } from '../stack/stack';
 import { slackVerdicts, type SurveyAnswer } from '../travel/survey';
 import { type Ranked } from './search';
 
@@ -32,6 +33,7 @@ export interface Surroundings {
   answer: (item: SafetyItem) => Answer;
   steered: boolean;
   driven: boolean;
+  arrangement: Arrangement;
   /** Mass on this axle with the heaviest load, kg; null when it was not weighed. */
   heaviest: number | null;
 }
@@ -39,6 +41,19 @@ export interface Surroundings {
 const VERDICT: Record<Answer, Verdict> = { ok: 'fits', notOk: 'does not fit', notChecked: 'not checked' };
 /** A change smaller than this moves nothing that hangs on the frame, mm; a turn smaller than that is no turn, rad. Chosen. */
 const NOTHING = { height: 5, turn: 0.3 * (Math.PI / 180) } as const;
+/** A turn that is worth a wedge, rad; common practice: joints equal within about a degree. */
+const WEDGE = Math.PI / 180;
+
+/**
+ * The wedge that takes a turn of the axle back, in words; empty while the turn is small. Thick end to the rear lifts the nose under a
+ * spring that lies over the axle, and lowers it under one below. @param noseUp rad
+ */
+export function wedgeText(noseUp: number, arrangement: Arrangement): string {
+  if (Math.abs(noseUp) < WEDGE) return '';
+  const rear = arrangement === 'over' ? noseUp < 0 : noseUp > 0;
+  return `; a wedge of ${Math.abs((noseUp * 180) / Math.PI).toFixed(1)}° with its thick end to the ${rear ? 'rear' : 'front'} takes that back`;
+}
+
 const mm = (value: number): string => `${Math.abs(value).toFixed(0)} mm`;
 
 /** What else a candidate touches. Every row is there for every candidate, also the one nobody checked. */
@@ -129,7 +144,7 @@ export function consequencesOf(ranked: Ranked, around: Surroundings): Consequenc
     say(
       'driveline',
       'not checked',
-      `the pinion turns ${degrees}° ${turn >= 0 ? 'up' : 'down'} and the shaft’s angles change`,
+      `the pinion turns ${degrees}° ${turn >= 0 ? 'up' : 'down'} and the shaft’s angles change${wedgeText(turn, around.arrangement)}`,
     );
   if (!around.steered) say('steering', 'fits', 'the axle does not steer');
   else if (still && Math.abs(turn) < NOTHING.turn) say('steering', 'fits', 'caster and drag link stay');

@@ -10,6 +10,7 @@ import { type BenchAnswer, type BenchSaid } from '@/workers/bench.worker';
 import { ArchOverLoad } from '../chart/ArchOverLoad';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
+import { Slider } from '../controls/Slider';
 import { type Extent } from '../drawing/scale';
 import { Length, useLengthText } from '../measured/Figure';
 import { PackUnderLoad } from '../spring/PackUnderLoad';
@@ -115,24 +116,21 @@ export function PackBench({ name, was, donor }: Props) {
             </p>
           )}
         </Sheet>
+        <p className="note small">
+          A pack is a loaded spring: clamp it before its centre bolt comes out, let the clamps go evenly, and keep hands
+          and face off the line of the leaves.
+        </p>
         <Sheet title="Assembled, on free rollers">
-          <div className="load-slider spring-live">
-            <label htmlFor="bench-load">
-              Load on the seat{' '}
-              <output htmlFor="bench-load" className="figure">
-                {loadText(load)}
-              </output>
-            </label>
-            <input
-              id="bench-load"
-              type="range"
-              min={0}
-              max={most}
-              step={Math.max(1, Math.round(most / 200))}
-              value={load}
-              aria-valuetext={loadText(load)}
-              onChange={(event) => setLoad(Number(event.target.value))}
-            />
+          <Slider
+            id="bench-load"
+            label="Load on the seat"
+            text={loadText(load)}
+            least={0}
+            most={most}
+            step={Math.max(1, Math.round(most / 200))}
+            value={load}
+            onChange={setLoad}
+          >
             <div className="load-ends">
               <span>0, lying free</span>
               <span>
@@ -140,7 +138,7 @@ export function PackBench({ name, was, donor }: Props) {
                 {was.rating ? ', one and a half times its rating' : ''}
               </span>
             </div>
-          </div>
+          </Slider>
           {trouble ? (
             <p role="alert">
               <Marked kind="look">It cannot be solved as it lies: {trouble}.</Marked>

@@ -59,6 +59,7 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned }: Props) 
     droop: worstDroop(prediction, 'planned'),
     answer: (item) => view.safety.find((s) => s.item === item)?.answer ?? 'notChecked',
     steered: view.axle.steered,
+    arrangement: candidate.changes.some((c) => c.kind === 'overAxle') ? 'over' : view.axle.arrangement,
     driven: AXLE_CLASSES[view.axle.axleClass].driven,
     heaviest: masses.length > 0 ? Math.max(...masses) : null,
   });

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback } from 'react';
 import { type Ranked } from '@/core/selection/search';
-import { useChart, type ChartInk, type ChartOption } from '../chart/useChart';
+import { figureAxis, useChart, type ChartInk, type ChartOption } from '../chart/useChart';
 import { useView } from '../theme/Providers';
 import { stateIn } from './CandidateTable';
 
@@ -18,20 +18,15 @@ interface Props {
 export function CandidateScatter({ found, wantedState, tolerance, picked, onPick }: Props) {
   const { lengths } = useView();
   const optionOf = useCallback(
-    ({ colour, text, axis }: ChartInk): ChartOption => {
+    (ink: ChartInk): ChartOption => {
+      const { colour, text } = ink;
       const mm = lengths === 'mm';
       const show = (v: number) => Number((mm ? v : v / 25.4).toFixed(mm ? 1 : 2));
       return {
         animation: false,
-        grid: { left: 56, right: 18, top: 16, bottom: 46 },
-        xAxis: {
-          type: 'value',
-          name: `off the wanted height, ${mm ? 'mm' : 'in'}`,
-          nameLocation: 'middle',
-          nameGap: 28,
-          ...axis,
-        },
-        yAxis: { type: 'value', name: 'rate against today, %', nameLocation: 'middle', nameGap: 38, ...axis },
+        grid: { left: 62, right: 18, top: 16, bottom: 46 },
+        xAxis: figureAxis(`off the wanted height, ${mm ? 'mm' : 'in'}`, 'bottom', ink),
+        yAxis: figureAxis('rate against today, %', 'side', ink),
         series: [
           {
             name: 'candidates',

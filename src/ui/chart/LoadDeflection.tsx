@@ -3,7 +3,7 @@ import { useCallback } from 'react';
 import { type CurvePoint } from '@/core/height/predict';
 import { fromCore } from '@/core/units/units';
 import { useView } from '../theme/Providers';
-import { useChart, type ChartInk, type ChartOption } from './useChart';
+import { chartLine, figureAxis, useChart, wasNowLegend, type ChartInk, type ChartOption } from './useChart';
 
 interface Props {
   curve: readonly CurvePoint[];
@@ -19,20 +19,18 @@ interface Props {
 export function LoadDeflection({ curve, states, absolute }: Props) {
   const { lengths } = useView();
   const optionOf = useCallback(
-    ({ colour, text, axis }: ChartInk): ChartOption => {
+    (ink: ChartInk): ChartOption => {
+      const { colour, text } = ink;
       const mm = lengths === 'mm';
       const height = (v: number) => Number((mm ? v : v / 25.4).toFixed(2));
       const load = (v: number) => Number(fromCore(v, mm ? 'kN' : 'lbf').toFixed(2));
-      const series = (name: string, key: 'old' | 'built', type: 'dashed' | 'solid', ink: string) => ({
-        name,
-        type: 'line' as const,
-        showSymbol: false,
-        silent: true,
-        animation: false,
-        lineStyle: { type, color: ink, width: type === 'solid' ? 3 : 2 },
-        itemStyle: { color: ink },
-        data: curve.map((p) => [load(p.load), height(p[key])]),
-      });
+      const series = (name: string, key: 'old' | 'built', type: 'dashed' | 'solid', of: string) =>
+        chartLine(
+          name,
+          curve.map((p) => [load(p.load), height(p[key])]),
+          type,
+          of,
+        );
       // A stack of two invisible lines whose difference is shaded: unloading branch, and the width up to the loading branch.
       const branches = (key: 'old' | 'built', friction: 'oldFriction' | 'builtFriction', ink: string) =>
         [-1, 2].map((share) => ({
@@ -50,30 +48,11 @@ export function LoadDeflection({ curve, states, absolute }: Props) {
       return {
         animation: false,
         grid: { left: 62, right: 18, top: 56, bottom: 46 },
-        legend: {
-          top: 0,
-          right: 8,
-          textStyle: text,
-          itemWidth: 34,
-          data: [
-            { name: 'old', icon: 'path://M0 0h8v2h-8zM11 0h8v2h-8zM22 0h8v2h-8z' },
-            { name: 'new', icon: 'path://M0 0h30v2h-30z' },
-          ],
-        },
-        xAxis: {
-          type: 'value',
-          name: `load on this spring, ${mm ? 'kN' : 'lbf'}`,
-          nameLocation: 'middle',
-          nameGap: 28,
-          ...axis,
-        },
+        legend: wasNowLegend('old', 'new', text),
+        xAxis: figureAxis(`load on this spring, ${mm ? 'kN' : 'lbf'}`, 'bottom', ink),
         yAxis: {
-          type: 'value',
+          ...figureAxis(`${absolute ? 'hub to lip' : 'height change'}, ${mm ? 'mm' : 'in'}`, 'side', ink),
           scale: true,
-          name: `${absolute ? 'hub to lip' : 'height change'}, ${mm ? 'mm' : 'in'}`,
-          nameLocation: 'middle',
-          nameGap: 46,
-          ...axis,
         },
         series: [
           ...branches('old', 'oldFriction', colour('--graphite')),

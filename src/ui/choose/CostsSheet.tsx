@@ -29,7 +29,7 @@ function rangeOf(typed: string, rule: FieldRule, value: number): Range {
   return read.kind === 'ok' && read.range ? read.range : { low: value, high: value };
 }
 
-const editOf = ({ person, ...line }: CostRow): CostEdit => line;
+const editOf = ({ person, updatedAt, ...line }: CostRow): CostEdit => line;
 
 /** What it will cost and what it came to, line by line. */
 export function CostsSheet({ job }: { job: JobHandle }) {

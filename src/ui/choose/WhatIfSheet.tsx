@@ -5,6 +5,7 @@ import { type Estimate } from '@/core/height/estimate';
 import { summarise } from '@/core/height/ledger';
 import { decimalText } from '@/core/units/format';
 import { Sheet } from '../controls/Sheet';
+import { Slider } from '../controls/Slider';
 import { Length, useLengthText } from '../measured/Figure';
 import { usePrediction } from '../prediction/usePrediction';
 
@@ -123,27 +124,25 @@ export function WhatIfSheet({ input, side, stateId }: Props) {
         const value = turned[knob.id] ?? knob.value;
         const text = knob.step < 1 ? `${decimalText(value, 1)} mm` : lengthText(value);
         return (
-          <div key={knob.id} className="load-slider">
-            <label htmlFor={`what-if-${knob.id}`}>
-              {knob.name} <output className="figure">{text}</output>
-              {value !== knob.value ? (
+          <Slider
+            key={knob.id}
+            id={`what-if-${knob.id}`}
+            label={knob.name}
+            text={text}
+            aside={
+              value === knob.value ? null : (
                 <span className="muted">
                   {' '}
                   plan {knob.step < 1 ? decimalText(knob.value, 1) : lengthText(knob.value)}
                 </span>
-              ) : null}
-            </label>
-            <input
-              id={`what-if-${knob.id}`}
-              type="range"
-              min={knob.least}
-              max={knob.most}
-              step={knob.step}
-              value={value}
-              aria-valuetext={text}
-              onChange={(event) => setTurned({ ...turned, [knob.id]: Number(event.target.value) })}
-            />
-          </div>
+              )
+            }
+            least={knob.least}
+            most={knob.most}
+            step={knob.step}
+            value={value}
+            onChange={(next) => setTurned({ ...turned, [knob.id]: next })}
+          />
         );
       })}
       <p role="status" data-testid="what-if">

@@ -8,6 +8,7 @@ import { type SpringFigure, type SpringReplyFigure } from '@/workers/springFigur
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
+import { Slider } from '../controls/Slider';
 import { Length, useLengthText } from '../measured/Figure';
 import { useView } from '../theme/Providers';
 import { PackUnderLoad } from './PackUnderLoad';
@@ -77,23 +78,16 @@ export function SpringSheet({ input, side, addedLeaf, stops }: Props) {
         />
       }
     >
-      <div className="load-slider spring-live">
-        <label htmlFor="spring-load">
-          Load on this spring{' '}
-          <output htmlFor="spring-load" className="figure">
-            {loadText(asked)}
-          </output>
-        </label>
-        <input
-          id="spring-load"
-          type="range"
-          min={Math.round(least)}
-          max={most}
-          step={Math.max(1, Math.round((most - least) / 400))}
-          value={asked}
-          aria-valuetext={loadText(asked)}
-          onChange={(e) => setLoad(Number(e.target.value))}
-        />
+      <Slider
+        id="spring-load"
+        label="Load on this spring"
+        text={loadText(asked)}
+        least={Math.round(least)}
+        most={most}
+        step={Math.max(1, Math.round((most - least) / 400))}
+        value={asked}
+        onChange={setLoad}
+      >
         <div className="load-ends">
           <span>{least < 0 ? `axle hanging, ${loadText(least)}` : '0, nothing on it'}</span>
           <span className="load-stops">
@@ -107,7 +101,7 @@ export function SpringSheet({ input, side, addedLeaf, stops }: Props) {
           </span>
           <span>twice today’s, {loadText(most)}</span>
         </div>
-      </div>
+      </Slider>
       {asked < 0 ? (
         <p className="muted small">
           Hanging by its own weight without rebound clips: with clips the leaves below hold the main leaf up and it

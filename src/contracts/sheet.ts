@@ -2,7 +2,8 @@ import { type PlannedChange, type Sheet } from '@/core/measure/sheet';
 import { type JobView } from './job';
 import { type ChangeRow } from './plan';
 
-const planned = (change: ChangeRow): PlannedChange => {
+/** A line of a plan as the core reads it. */
+export const planned = (change: ChangeRow): PlannedChange => {
   switch (change.kind) {
     case 'addLeaf': {
       const { kind, front, rear, thickness, camber, source } = change;

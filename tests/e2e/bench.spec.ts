@@ -82,7 +82,8 @@ test('the same by keys alone, told to a screen reader, kept on the shelf and cut
   const work = page.getByRole('region', { name: 'Leaf 4' });
   await expect(work).toContainText('from Donor pack of 4, used');
   await typeInto(page, 'Pin to front tip, leaf 4', '420');
-  await expect(page.getByText('a leaf can be cut shorter, not made longer')).toBeVisible();
+  await expect(page.getByText('A leaf can be cut shorter, not made longer')).toBeVisible();
+  await expect(page.getByLabel('Pin to front tip, leaf 4')).toHaveValue('420');
   await typeInto(page, 'Pin to front tip, leaf 4', '300');
   await typeInto(page, 'Pin to rear tip, leaf 4', '13 3/8 in');
   await expect(verdict(page, 'order')).toHaveAttribute('data-state', 'fits');

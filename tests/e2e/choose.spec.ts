@@ -33,7 +33,7 @@ test('inches: printed sixteenths add up as printed, and what was typed stays as 
   const said = await page.getByTestId('ledger').locator('tr.total .hidden-word').first().innerText();
   const [, whole, top, bottom] = /^(\d+)(?: and (\d+) over (\d+))? inches$/.exec(said)!;
   expect(sum).toBe(Number(whole) + (top ? Number(top) / Number(bottom) : 0));
-  await expect(page.getByLabel('Free camber')).toHaveValue('111');
+  await expect(page.getByLabel('Free camber', { exact: true })).toHaveValue('111');
   // The choice is kept over a reload, in the first paint already.
   await page.reload();
   await expect(page.getByRole('button', { name: 'in 1/16', pressed: true })).toBeVisible();

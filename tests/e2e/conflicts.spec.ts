@@ -53,7 +53,7 @@ test('a plan changed in another tab is not overwritten', async ({ browser, shop 
   await expect(three.getByText('saved, version 3')).toBeVisible();
   await typeInto(one, 'Free camber', '90');
   await expect(one.locator('[role=alert].note')).toContainText('in the meantime');
-  await expect(one.getByLabel('Free camber')).toHaveValue('90');
+  await expect(one.getByLabel('Free camber', { exact: true })).toHaveValue('90');
   await context.close();
   await other.close();
 });

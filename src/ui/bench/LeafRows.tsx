@@ -29,7 +29,7 @@ interface Props {
   donor: BenchPack | null;
   picked: string | null;
   onPick: (leaf: string) => void;
-  onStep: (step: BenchStep) => boolean;
+  onStep: (step: BenchStep) => unknown;
 }
 
 /** A leaf of the other pack as it lies in this one: the same leaf, under a name of its own. */

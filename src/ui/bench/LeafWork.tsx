@@ -8,7 +8,7 @@ import { TypedField, type Typed } from '../measured/TypedField';
 interface Props {
   pack: BenchPack;
   leaf: BenchLeaf;
-  onStep: (step: BenchStep) => boolean;
+  onStep: (step: BenchStep, quiet?: boolean) => string | null;
 }
 
 const plain = (value: number | null): Typed | null =>
@@ -17,11 +17,16 @@ const plain = (value: number | null): Typed | null =>
 /** What can be done to one leaf. Every figure typed here is a step that can be undone. */
 export function LeafWork({ pack, leaf, onStep }: Props) {
   const at = pack.leaves.findIndex((l) => l.id === leaf.id);
+  /** A typed figure that cannot be is told at its field, and what was typed stays there. */
+  const typedStep = (step: BenchStep) => {
+    const reason = onStep(step, true);
+    if (reason) throw new Error(`${reason[0]!.toUpperCase()}${reason.slice(1)}.`);
+  };
   const field = (name: string) => `bench|${leaf.id}|${name}`;
   const cut = (end: 'front' | 'rear') => ({
     value: plain(leaf[end]),
     draft: field(end),
-    onChange: ({ value }: Typed) => void onStep({ kind: 'shorten', leaf: leaf.id, end, to: value }),
+    onChange: ({ value }: Typed) => typedStep({ kind: 'shorten', leaf: leaf.id, end, to: value }),
   });
   return (
     <section className="leaf-work" aria-label={`Leaf ${at + 1}`}>
@@ -78,7 +83,7 @@ export function LeafWork({ pack, leaf, onStep }: Props) {
           rule={LEAF_RULES.thickness}
           value={plain(leaf.thickness)}
           draft={field('thickness')}
-          onChange={({ value }) => void onStep({ kind: 'thickness', leaf: leaf.id, to: value })}
+          onChange={({ value }) => typedStep({ kind: 'thickness', leaf: leaf.id, to: value })}
         />
         <TypedField
           label="Free camber"
@@ -87,7 +92,7 @@ export function LeafWork({ pack, leaf, onStep }: Props) {
           value={plain(leaf.camber)}
           draft={field('camber')}
           hint="not known: taken as nested"
-          onChange={({ value }) => void onStep({ kind: 'camber', leaf: leaf.id, to: value })}
+          onChange={({ value }) => typedStep({ kind: 'camber', leaf: leaf.id, to: value })}
         />
       </div>
       <div className="filter-chips">
@@ -132,7 +137,7 @@ export function LeafWork({ pack, leaf, onStep }: Props) {
             value={plain(leaf.broken.at)}
             draft={field('break')}
             onChange={({ value }) =>
-              void onStep({ kind: 'break', leaf: leaf.id, broken: { end: leaf.broken!.end, at: value } })
+              typedStep({ kind: 'break', leaf: leaf.id, broken: { end: leaf.broken!.end, at: value } })
             }
           />
         ) : null}

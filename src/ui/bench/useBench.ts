@@ -9,8 +9,8 @@ export interface BenchHandle {
   bench: Bench;
   /** Why the last step could not be done. */
   refused: string | null;
-  /** Does a step; false when it cannot be done. */
-  step: (step: BenchStep) => boolean;
+  /** Does a step; the reason when it cannot be done, null when it was. `quiet` leaves telling it to the caller. */
+  step: (step: BenchStep, quiet?: boolean) => string | null;
   undo: () => void;
   redo: () => void;
   /** Lays the pack down as it was brought. */
@@ -29,14 +29,14 @@ export function useBench(name: string, was: BenchPack): BenchHandle {
   return {
     bench,
     refused,
-    step: (step) => {
+    step: (step, quiet = false) => {
       try {
         set(done(bench, step));
-        return true;
+        return null;
       } catch (error) {
         if (!(error instanceof CoreError)) throw error;
-        setRefused(error.message);
-        return false;
+        if (!quiet) setRefused(error.message);
+        return error.message;
       }
     },
     undo: () => set(undone(bench)),

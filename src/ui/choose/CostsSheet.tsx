@@ -72,7 +72,7 @@ export function CostsSheet({ job }: { job: JobHandle }) {
         </span>
       }
     >
-      {view.costs.length === 0 ? <p className="muted">Nothing yet. A price may be a range: 60 to 80.</p> : null}
+      {view.costs.length === 0 ? <p className="muted">Nothing yet. A price may be a range: 30 to 45.</p> : null}
       {view.costs.map((line) => (
         <Line key={line.id} line={line} jobId={view.job.id} onSave={put} />
       ))}
@@ -176,7 +176,7 @@ function Line({ line, jobId, onSave }: { line: CostRow; jobId: string; onSave: (
           rule={PRICE}
           value={typed(line.plannedTyped, line.planned && (line.planned.low + line.planned.high) / 2)}
           draft={field('planned')}
-          hint="60, or 60 to 80"
+          hint="30, or 30 to 45"
           onChange={({ typed: text, value }) => save({ planned: rangeOf(text, PRICE, value), plannedTyped: text })}
           onClear={() => save({ planned: null, plannedTyped: null })}
         />

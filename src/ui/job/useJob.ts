@@ -36,6 +36,10 @@ let line: Promise<unknown> = Promise.resolve();
 export const dayOf = (view: JobView, phase: NewReading['phase']): DayRow | undefined =>
   view.days.findLast((day) => day.phase === phase);
 
+/** When this tab last saved something, and how long a page rendered meanwhile may still be on its way, ms. */
+const SAVED_AT = 'gravelwort-saved-at';
+const JUST_NOW = 15_000;
+
 /** One job in the query cache; the page brings the first copy. */
 export function useJob(first: JobView): JobHandle {
   const client = useQueryClient();
@@ -48,6 +52,9 @@ export function useJob(first: JobView): JobHandle {
   // A page brings the newest copy; it replaces what an earlier page left in the cache.
   useEffect(() => {
     client.setQueryData(['job', first.job.id], first);
+    // A page asked for while a save was under way may be older than that save: then it is read once more.
+    if (Date.now() - Number(sessionStorage.getItem(SAVED_AT) ?? 0) < JUST_NOW)
+      void client.invalidateQueries({ queryKey: ['job', first.job.id] });
   }, [client, first]);
 
   const inLine = (action: () => Promise<JobView>): Promise<JobView> => {
@@ -55,6 +62,7 @@ export function useJob(first: JobView): JobHandle {
     line = sent.catch(() => undefined);
     return sent.then(
       (next) => {
+        sessionStorage.setItem(SAVED_AT, String(Date.now()));
         client.setQueryData(['job', id], next);
         return next;
       },

@@ -97,7 +97,8 @@ export function MeasureStation({ first, people, person }: StationProps) {
             ))}
           </Sheet>
           <div className="aside">
-            <div className="pinned">
+            {/* It scrolls by itself, so the keys must be able to reach it, also before anything in it can be focused. */}
+            <div className="pinned" role="region" aria-label="The figure and what it tells" tabIndex={0}>
               <Sheet title="Figure">
                 {figure}
                 <TakeReading job={job} at={focus} rolled={rolled} />

@@ -121,7 +121,12 @@ export function ShelfScreen({
             ) : null}
           </Sheet>
         </div>
-        <div className={`sheets pinned ${picked ? 'open' : ''}`}>
+        <div
+          className={`sheets pinned ${picked ? 'open' : ''}`}
+          role="region"
+          aria-label="The part picked"
+          tabIndex={0}
+        >
           <PartSheet key={picked ?? 'none'} item={shown} isNew={picked === 'new'} onSaved={pick} />
           <div className="acts">
             <button type="button" className="act" onClick={() => setPicked('new')}>

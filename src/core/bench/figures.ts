@@ -13,7 +13,7 @@ import {
 import { PackSolver, rateOnRollers, type PackShape } from '../leafpack/solve';
 import { SPRING_STEEL_E } from '../material/steel';
 import { ASSUMED } from '../measure/points';
-import { eyeOffset } from '../leafpack/eyes';
+import { curvatureOfArch, eyeOffset } from '../leafpack/eyes';
 import { type BenchPack } from './benchPack';
 
 /** Width that stands in where nobody measured one, mm; assumed, and said so. */
@@ -32,16 +32,6 @@ export interface Solvable {
 /** Height of an eye's centre over the main leaf's mid-surface at its end, mm. */
 export function eyeOffsetOf(pack: Pick<BenchPack, 'eyeForm' | 'eyeBore' | 'leaves'>): number {
   return eyeOffset(pack.eyeForm ?? 'berlin', pack.eyeBore ?? ASSUMED.eyeBore.value, pack.leaves[0]?.thickness ?? 0);
-}
-
-/** Curvature of a main leaf that stands at an arch over its eye line, 1/mm: its eyes stand off square to its own ends. */
-function curvatureOfArch(archMid: number, length: number, offset: number): number {
-  let curvature = 0;
-  for (let pass = 0; pass < 6; pass++) {
-    const camber = archMid - offset * Math.cos((curvature * length) / 2);
-    curvature = curvatureFromCamber(camber, chordUnderCamber(length, camber));
-  }
-  return curvature;
 }
 
 /**

@@ -1,3 +1,5 @@
+import { chordUnderCamber, curvatureFromCamber } from './pack';
+
 /** Eye forms and how they set the eye centre against the main leaf. */
 export const EYE_FORMS = ['upturned', 'berlin', 'downturned'] as const;
 export type EyeForm = (typeof EYE_FORMS)[number];
@@ -9,4 +11,17 @@ export type EyeForm = (typeof EYE_FORMS)[number];
 export function eyeOffset(form: EyeForm, bore: number, thickness: number): number {
   if (form === 'berlin') return 0;
   return (form === 'upturned' ? 1 : -1) * (bore / 2 + thickness / 2);
+}
+
+/**
+ * Curvature of a main leaf that stands at an arch over its eye line, 1/mm: its eyes stand off square to its own ends.
+ * @param archMid to the mid-surface, mm @param length of the leaf along itself, mm @param offset of the eyes, see `eyeOffset`
+ */
+export function curvatureOfArch(archMid: number, length: number, offset: number): number {
+  let curvature = 0;
+  for (let pass = 0; pass < 6; pass++) {
+    const camber = archMid - offset * Math.cos((curvature * length) / 2);
+    curvature = curvatureFromCamber(camber, chordUnderCamber(length, camber));
+  }
+  return curvature;
 }

@@ -2,7 +2,7 @@ import { type AxleInput, type Change } from '../height/axleInput';
 import { type Estimate } from '../height/estimate';
 import { camberFromCurvature, chordUnderCamber, curvatureFromCamber, nestedCurvatures } from '../leafpack/pack';
 import { ASSUMED } from '../measure/points';
-import { eyeOffset } from '../leafpack/eyes';
+import { curvatureOfArch, eyeOffset } from '../leafpack/eyes';
 import { type PartLeaf } from '../parts/kinds';
 import { refusal, type Limits, type StockPart, type Suiting } from './parts';
 
@@ -86,8 +86,7 @@ export function packCambers(part: Pick<StockPart, 'leaves' | 'freeArch' | 'form'
   if (main.camber !== null) mainCurvature = curvatureFromCamber(main.camber, chordUnderCamber(arc(main), main.camber));
   else {
     const offset = eyeOffset(part.form ?? 'upturned', part.eyeBore ?? ASSUMED.eyeBore.value, main.thickness);
-    const camber = (part.freeArch ?? 0) + main.thickness / 2 - offset;
-    mainCurvature = curvatureFromCamber(camber, chordUnderCamber(arc(main), camber));
+    mainCurvature = curvatureOfArch((part.freeArch ?? 0) + main.thickness / 2, arc(main), offset);
   }
   const nested = nestedCurvatures(
     mainCurvature,

@@ -19,7 +19,7 @@ import { storePrediction } from '@/server/predictions';
 import { uniformFrom } from '@/workers/random';
 import { putParts, shelfPage } from '@/data/shelf';
 import { shelfAskSchema } from '@/contracts/shelf';
-import { JOBS, PEOPLE, SHOP, type DemoJob, type Texts } from './scenario';
+import { JOBS, PEOPLE, SHOP, ZONE, type DemoJob, type Texts } from './scenario';
 import { demoParts } from './shelf';
 import { hiddenHeight } from './truth';
 
@@ -34,6 +34,7 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
   const { leaves, states, pack } = await editPack(tx, id, {
     ...demo.pack,
     otherSide: 'unknown',
+    uboltBend: demo.uboltBend ?? null,
     version: first.pack.version,
     leafCount: first.leaves.length,
   });
@@ -93,8 +94,7 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
   }
   for (const finding of demo.findings ?? [])
     await addFinding(tx, id, { ...finding, id: newId(), leafId: null, place: null, placeTyped: null });
-  for (const torque of demo.torques ?? [])
-    await enterTorque(tx, id, { ...torque, id: newId(), reached: null, reachedTyped: null });
+  for (const torque of demo.torques ?? []) await enterTorque(tx, id, { ...torque, id: newId() });
   for (const seen of demo.sideFindings ?? []) await addSideFinding(tx, id, { ...seen, id: newId() });
   for (const failure of demo.failures ?? [])
     await addFailure(tx, id, { ...failure, id: newId(), kmTyped: String(failure.km) });
@@ -169,7 +169,7 @@ await withShop(DEMO_SHOP, DEMO_PERSON, async (tx) => {
     await stockShelf(tx);
     return;
   }
-  await insertShop(tx, SHOP);
+  await insertShop(tx, SHOP, ZONE);
   for (const [k, name] of PEOPLE.entries()) await insertPerson(tx, k === 0 ? DEMO_PERSON : idOf(0, 0xa1 + k), name);
   for (const [k, demo] of JOBS.entries()) await loadOne(tx, demo, k + 1);
   await stockShelf(tx);

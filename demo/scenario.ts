@@ -1,10 +1,13 @@
-import { type NewFinding, type NewJob, type NewTorque, type VehicleEdit } from '@/contracts/job';
+import { type NewFinding, type NewJob, type VehicleEdit } from '@/contracts/job';
+import { type NewTorque } from '@/contracts/torque';
 import { type ChangeRow } from '@/contracts/plan';
 import { type PointId } from '@/core/measure/points';
 import { type EyeForm } from '@/core/leafpack/eyes';
 
 /** An invented island workshop. People, makers and vehicles are made up and plainly so. */
 export const SHOP = 'Skerrow Harbour Cooperative (demo)';
+/** The island keeps the time of the mid-Atlantic. */
+export const ZONE = 'Atlantic/Azores';
 export const PEOPLE = ['Ansa Korvild', 'Tibb Marrelow', 'Oona Fesk'];
 
 export type Texts = Partial<Record<PointId, string>>;
@@ -15,9 +18,10 @@ export interface DemoJob {
   day: { fuel: number | null; tyrePressure: number | null; tyrePressureTyped: string | null };
   ratings?: VehicleEdit['ratings'];
   findings?: Omit<NewFinding, 'id' | 'leafId' | 'place' | 'placeTyped'>[];
-  torques?: Omit<NewTorque, 'id' | 'reached' | 'reachedTyped'>[];
+  torques?: Omit<NewTorque, 'id'>[];
   sideFindings?: { what: string; urgency: 'now' | 'soon' | 'nextVisit' }[];
   failures?: { place: string; km: number; cause: string }[];
+  uboltBend?: 'tube' | 'pack';
   pack: { eyeForm: EyeForm | null; seatShape: 'flat' | 'concentric' | 'unknown'; rusty: boolean };
   /** Readings of the axle as a whole. */
   once: Texts;
@@ -94,7 +98,7 @@ const flatbed: DemoJob = {
     eyeToPinRear: '28 1/4 in',
     leafWidth: '2 3/4 in',
     uboltSpacing: '142',
-    axleLoad: '1480',
+    axleLoad: '1290',
     shackleLength: '112',
     shackleAngle: '102',
     eyeBore: '41',
@@ -105,12 +109,12 @@ const flatbed: DemoJob = {
   left: { hubToLip: '533', loadedArch: '2 1/4 in' },
   right: { hubToLip: '538', loadedArch: '2 3/8 in' },
   leaves: [
-    ['7.9'],
-    ['7.9', '590', '622'],
-    ['7.9', '492', '520'],
-    ['7.9', '391', '414'],
-    ['7.9', '288', '306'],
-    ['7.9', '186', '199'],
+    ['8.1'],
+    ['8.1', '566', '597'],
+    ['8.1', '463', '489'],
+    ['8.1', '360', '381'],
+    ['8.1', '257', '272'],
+    ['6.6', '160', '169'],
   ],
   changes: [
     {
@@ -121,8 +125,8 @@ const flatbed: DemoJob = {
       rearTyped: '569',
       thickness: 7.9,
       thicknessTyped: '7.9',
-      camber: 131,
-      camberTyped: '131',
+      camber: 122,
+      camberTyped: '122',
       source: 'measured',
     },
   ],
@@ -179,7 +183,7 @@ const trailer: DemoJob = {
   },
   left: { hubToLip: '402', loadedArch: '47' },
   right: { hubToLip: '399', loadedArch: '45' },
-  leaves: [['8.2'], ['8.1', '455', '455'], ['8.2', '362', '362'], ['8.0', '268', '268'], ['8.1', '173', '173']],
+  leaves: [['8.2'], ['8.1', '446', '446'], ['8.2', '343', '343'], ['8.0', '241', '241'], ['6.6', '146', '146']],
   changes: [
     {
       kind: 'addLeaf',
@@ -189,8 +193,8 @@ const trailer: DemoJob = {
       rearTyped: '408',
       thickness: 8,
       thicknessTyped: '8',
-      camber: 96,
-      camberTyped: '96',
+      camber: 93,
+      camberTyped: '93',
       source: 'catalogue',
     },
     { kind: 'shackle', length: 128, lengthTyped: '128' },
@@ -255,6 +259,7 @@ const rescue: DemoJob = {
     leafWidth: '63',
     uboltSpacing: '5 1/8 in',
     axleLoad: '1090',
+    unsprungMass: '270',
     shackleLength: '104',
   },
   left: { hubToLip: '19 1/4 in', loadedArch: '2 3/16 in' },
@@ -264,7 +269,7 @@ const rescue: DemoJob = {
     left: { hubToLip: '18 1/8 in', loadedArch: '1 1/8 in' },
     right: { hubToLip: '18 5/16 in', loadedArch: '1 1/4 in' },
   },
-  leaves: [['7.1'], ['7.1', '531', '566'], ['7.2', '438', '467'], ['7.0', '343', '366'], ['7.1', '247', '262']],
+  leaves: [['7.6'], ['7.6', '502', '536'], ['7.7', '390', '417'], ['7.5', '278', '297'], ['6.2', '170', '181']],
   findings: [
     { rule: 'leafBroken', side: 'left', choice: 'none', values: [], note: '' },
     { rule: 'leafBroken', side: 'right', choice: 'none', values: [], note: '' },

@@ -73,7 +73,7 @@ const FAMILIES = [
     rear: 548,
     hole: '10',
     eye: '32',
-    bolt: '14',
+    bolt: 'M14',
     maker: 'Vadsel',
     radius: 2050,
     what: 'trailer',
@@ -85,7 +85,7 @@ const FAMILIES = [
     rear: 654,
     hole: '10',
     eye: '36',
-    bolt: '14',
+    bolt: 'M14',
     maker: 'Torrim & Kell',
     radius: 1980,
     what: 'four-by-four',
@@ -97,7 +97,7 @@ const FAMILIES = [
     rear: 718,
     hole: '12',
     eye: '41',
-    bolt: '16',
+    bolt: 'M16',
     maker: 'Brenholt',
     radius: 1900,
     what: 'flatbed',
@@ -259,7 +259,7 @@ const shackles: Given[] = ['92', '100', '108', '118', '128', '140'].flatMap((len
     price: 31 + 2 * k,
     days: (k + j) % 4 === 0 ? 0 : 6,
     form: k % 2 === 0 ? 'plates' : 'welded',
-    sizes: { betweenBolts: length, bolt: j === 0 ? '14' : '16', insideWidth: inside },
+    sizes: { betweenBolts: length, bolt: j === 0 ? 'M14' : 'M16', insideWidth: inside },
   })),
 );
 
@@ -287,7 +287,7 @@ const stops: Given[] = ['52', '64', '78', '96'].flatMap((free, k) =>
     price: 14 + 4 * j + 2 * k,
     days: (k + j) % 3 === 0 ? 0 : 5,
     form,
-    sizes: { freeLength: free, width: '54', bolt: '10' },
+    sizes: { freeLength: free, width: '54', bolt: 'M10' },
   })),
 );
 
@@ -308,7 +308,7 @@ const shocks: Given[] = [
     price: 62 + 8 * k,
     days: k === 2 ? 0 : 10,
     form,
-    sizes: { closedLength: closed!, openLength: open!, bolt: '12' },
+    sizes: { closedLength: closed!, openLength: open!, bolt: 'M12' },
   })),
 );
 
@@ -321,23 +321,23 @@ const ubolts: Given[] = (
 ).flatMap(([thread, pitch, inside], k) =>
   ['150', '170', '190', '210', '235', '260'].map((leg, j): Given => ({
     kind: 'ubolt',
-    name: `U-bolt M${thread}, ${inside} wide, leg ${leg}`,
+    name: `U-bolt M${thread} x ${pitch}, ${inside} wide, leg ${leg}`,
     maker: 'Kellund Forge',
     number: `KU-${thread}-${inside}-${leg}`,
     ...(j === 2 + (k % 2) && { stock: 4, place: 'drawer 8' }),
     price: 9.5 + 1.5 * k + 0.5 * j,
     days: j === 2 + (k % 2) ? 0 : 3,
     form: k === 2 ? 'square' : 'round',
-    sizes: { thread, pitch, insideWidth: inside, legLength: leg, threadLength: '65' },
+    sizes: { thread: `M${thread} x ${pitch}`, insideWidth: inside, legLength: leg, threadLength: '65' },
   })),
 );
 
 const centreBolts: Given[] = (
   [
-    ['10', '1.5', '15'],
-    ['12', '1.75', '18'],
+    ['10', '15'],
+    ['12', '18'],
   ] as const
-).flatMap(([thread, pitch, head]) =>
+).flatMap(([thread, head]) =>
   ['60', '75', '90', '110', '130'].map((length): Given => ({
     kind: 'centreBolt',
     name: `Centre bolt M${thread} x ${length}`,
@@ -347,7 +347,7 @@ const centreBolts: Given[] = (
     price: 3.4,
     days: 0,
     place: 'drawer 9',
-    sizes: { thread, pitch, length, threadLength: '40', headWidth: head, headHeight: '9' },
+    sizes: { thread: `M${thread}`, length, threadLength: '40', headWidth: head, headHeight: '9' },
   })),
 );
 
@@ -362,7 +362,7 @@ const clips: Given[] = ['60', '63', '70'].flatMap((width) =>
     days: 0,
     form,
     place: 'drawer 9',
-    sizes: { insideWidth: width, insideHeight: '38', ...(form === 'bolted' && { bolt: '8' }) },
+    sizes: { insideWidth: width, insideHeight: '38', ...(form === 'bolted' && { bolt: 'M8' }) },
   })),
 );
 
@@ -375,7 +375,7 @@ const hangers: Given[] = (['fixedEnd', 'shackleEnd', 'slipper'] as const).flatMa
     price: 27,
     days: 6,
     form,
-    sizes: { height: '85', bolt: inside === '62' ? '14' : '16', insideWidth: inside },
+    sizes: { height: '85', bolt: inside === '62' ? 'M14' : 'M16', insideWidth: inside },
   })),
 );
 

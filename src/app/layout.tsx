@@ -6,6 +6,7 @@ import { AntdRegistry } from '@ant-design/nextjs-registry';
 import { type Metadata } from 'next';
 import { cookies } from 'next/headers';
 import { type ReactNode } from 'react';
+import { viewOfPerson } from '@/server/pages';
 import { Providers } from '@/ui/theme/Providers';
 import '@/ui/theme/tokens.css';
 import '@/ui/theme/words.css';
@@ -24,13 +25,13 @@ export const metadata: Metadata = { title: 'Gravelwort', description: 'Predict a
 export default async function Layout({ children }: { children: ReactNode }) {
   const kept = await cookies();
   const dark = kept.get('gravelwort-theme')?.value === 'dark';
-  const lengths = kept.get('gravelwort-lengths')?.value === 'in' ? 'in' : 'mm';
+  const { units, zone } = await viewOfPerson();
   const keypad = kept.get('gravelwort-keypad')?.value;
   return (
     <html lang="en" data-theme={dark ? 'dark' : 'light'}>
       <body>
         <AntdRegistry>
-          <Providers dark={dark} lengths={lengths} keypad={keypad === undefined ? null : keypad === 'on'}>
+          <Providers dark={dark} units={units} zone={zone} keypad={keypad === undefined ? null : keypad === 'on'}>
             {children}
           </Providers>
         </AntdRegistry>

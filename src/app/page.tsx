@@ -6,5 +6,5 @@ export const dynamic = 'force-dynamic';
 
 export default async function BoardPage() {
   const { people, person, data } = await loadPage(board);
-  return <Board rows={data} people={people} person={person} />;
+  return <Board rows={data.rows} today={data.today} people={people} person={person} />;
 }

@@ -1,13 +1,17 @@
 import { SIDES, type Side } from '@/core/height/axleInput';
 import { type JobView } from './job';
 
-/** Before heights that the build may not start without: both sides in the state of the day. */
+/** Before heights that the build may not start without: both sides in the state of the day, from the hub or from the ground. */
 export function missingBeforeHeights(view: JobView): Side[] {
   const base = view.states[0]?.id ?? null;
   return SIDES.filter(
     (side) =>
       !view.readings.some(
-        (r) => r.point === 'hubToLip' && r.phase === 'before' && r.side === side && r.stateId === base,
+        (r) =>
+          (r.point === 'hubToLip' || r.point === 'groundToLip') &&
+          r.phase === 'before' &&
+          r.side === side &&
+          r.stateId === base,
       ),
   );
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { AXLE_CLASSES, POINT_IDS, type AxleClass } from '@/core/measure/points';
 import { EYE_FORMS } from '@/core/leafpack/eyes';
-import { JOINT_IDS, LUBRICATIONS, TORQUE_SOURCES, TORQUE_STAGES } from '@/core/fastener/joints';
+import { BENDS } from '@/core/fastener/uboltOrder';
 import { SURVEY_ITEMS, type SurveyItem } from '@/core/travel/survey';
 import { GOAL_KINDS } from '@/core/height/goals';
 import { RATED_PARTS } from '@/core/height/rating';
@@ -15,7 +15,11 @@ import { type AxleInput } from '@/core/height/axleInput';
 import { ANSWERS, SAFETY_ITEMS } from '@/core/procedure/checks';
 import { LEDGER_KINDS } from '@/core/height/ledger';
 import { costLineSchema } from './cost';
-import { planSchema, schoolChoiceSchema } from './plan';
+import { closingSchema, defectSchema } from './defect';
+import { dueSchema, odometerSchema } from './due';
+import { factsSchema } from './facts';
+import { torqueReadingSchema, torqueSchema } from './torque';
+import { planNameSchema, planSchema, schoolChoiceSchema } from './plan';
 
 const id = z.uuid();
 const when = z.coerce.date().transform((d) => d.toISOString());
@@ -49,13 +53,13 @@ export const vehicleSchema = z.object({
 });
 export type Vehicle = z.infer<typeof vehicleSchema>;
 
+/** What a job on a leaf-sprung axle must know of it. */
+const axleFacts = { arrangement: z.enum(['over', 'under']), axleClass: axleClassSchema, steered: z.boolean() };
 export const axleSchema = z.object({
   id,
   position: z.enum(['front', 'rear']),
   suspension: z.literal('longitudinalLeaf'),
-  arrangement: z.enum(['over', 'under']),
-  axleClass: axleClassSchema,
-  steered: z.boolean(),
+  ...axleFacts,
 });
 
 /** Any axle of a vehicle, with what its parts may carry. */
@@ -68,7 +72,13 @@ export const vehicleAxleSchema = z.object({
 export type VehicleAxle = z.infer<typeof vehicleAxleSchema>;
 
 /** An axle with its vehicle, as a new job may be for. */
-export const knownAxleSchema = axleSchema.extend({
+export const knownAxleSchema = z.object({
+  id,
+  position: z.enum(AXLE_POSITIONS),
+  /** null where nobody has looked. */
+  arrangement: axleFacts.arrangement.nullable(),
+  axleClass: axleFacts.axleClass.nullable(),
+  steered: axleFacts.steered.nullable(),
   vehicle: vehicleSchema.pick({ id: true, name: true, maker: true }),
 });
 export type KnownAxle = z.infer<typeof knownAxleSchema>;
@@ -130,6 +140,8 @@ export const packSchema = z.object({
   rusty: z.boolean(),
   /** Whether the other side's pack is like the one measured. */
   otherSide: z.enum(['same', 'different', 'unknown']),
+  /** What the U-bolts' bend lies round; null when nobody looked. */
+  uboltBend: z.enum(BENDS).nullable(),
   version: z.number(),
   updatedBy: z.string(),
   updatedAt: when,
@@ -166,6 +178,8 @@ export const readingSchema = z.object({
   dayId: id.nullable(),
   person: z.string(),
   takenAt: when,
+  /** Why it was corrected after the build had begun. */
+  correctionReason: z.string().nullable(),
 });
 export type ReadingRow = z.infer<typeof readingSchema>;
 
@@ -198,6 +212,10 @@ export const predictionSchema = z.object({
   samples: z.number(),
   person: z.string(),
   madeAt: when,
+  /** What was planned, in words. */
+  planName: z.string().nullable(),
+  planId: id,
+  facts: factsSchema,
   ledgers: z.array(z.object({ side: sideSchema, stateId: id, lines: z.array(ledgerLineSchema) })),
 });
 export type PredictionRow = z.infer<typeof predictionSchema>;
@@ -229,23 +247,6 @@ export const surveySchema = z.object({
   answeredAt: when,
 });
 export type SurveyRow = z.infer<typeof surveySchema>;
-
-export const torqueSchema = z.object({
-  joint: z.enum(JOINT_IDS),
-  typed: z.string().nullable(),
-  /** N·mm; null while nobody has read the figure. */
-  value: z.number().nullable(),
-  unit: unitSchema.nullable(),
-  /** What the wrench read when it was done, N·mm. */
-  reached: z.number().nullable(),
-  reachedTyped: z.string().nullable(),
-  source: z.enum(TORQUE_SOURCES),
-  lubrication: z.enum(LUBRICATIONS),
-  stage: z.enum(TORQUE_STAGES),
-  person: z.string(),
-  enteredAt: when,
-});
-export type TorqueRow = z.infer<typeof torqueSchema>;
 
 const verdictSchema = z.enum(VERDICTS);
 const valueSchema = z.object({ measure: z.string().max(40), value: z.number(), typed });
@@ -356,6 +357,8 @@ export const buildSchema = z.object({
 export const outcomeSchema = z.object({
   readingId: id,
   predictionId: id,
+  /** Which point was read before and after. */
+  point: z.enum(['hubToLip', 'groundToLip']),
   side: sideSchema,
   stateId: id,
   measured: z.number(),
@@ -367,14 +370,6 @@ export const outcomeSchema = z.object({
   takenAt: when,
 });
 export type Outcome = z.infer<typeof outcomeSchema>;
-
-export const dueSchema = z.object({
-  id,
-  what: z.string(),
-  afterKm: z.number(),
-  dueOn: z.string(),
-  doneAt: when.nullable(),
-});
 
 export const jobViewSchema = z.object({
   job: jobSchema,
@@ -390,13 +385,23 @@ export const jobViewSchema = z.object({
   readings: z.array(readingSchema),
   /** The newest day of a phase is the one at work. */
   days: z.array(daySchema),
+  /** The plan at work, and all plans of the job. */
   plan: planSchema,
+  plans: z.array(planNameSchema),
   predictions: z.array(predictionSchema),
   safety: z.array(safetySchema),
   /** The last answer of every item. */
   survey: z.array(surveySchema),
-  /** The last entry of every joint. */
+  /** The last entry of every joint, and the last reading of every bolt. */
   torques: z.array(torqueSchema),
+  torqueReadings: z.array(torqueReadingSchema),
+  defects: z.array(defectSchema),
+  /** The last word on whether the job is closed; null when it never was. */
+  closing: closingSchema.nullable(),
+  /** The last reading of the vehicle's odometer. */
+  odometer: odometerSchema.nullable(),
+  /** Today's date where the shop is. */
+  today: z.string(),
   /** The last finding of every rule and side. */
   findings: z.array(findingSchema),
   photos: z.array(photoSchema),
@@ -437,10 +442,14 @@ export const boardRowSchema = z.object({
   built: z.boolean(),
   outcomes: z.number(),
   outside: z.number(),
-  nextDue: z.object({ id, what: z.string(), dueOn: z.string(), afterKm: z.number() }).nullable(),
+  nextDue: dueSchema.nullable(),
+  lastDone: dueSchema.nullable(),
+  odometer: z.number().nullable(),
+  closedAt: when.nullable(),
   createdAt: when,
 });
-export type BoardRow = z.infer<typeof boardRowSchema>;
+/** What is still to be done at a job that is being built, named as on its stations. */
+export type BoardRow = z.infer<typeof boardRowSchema> & { open: string[] };
 
 // What clients send.
 /** A tank without its mass known is null; 0 is no tank. */
@@ -453,7 +462,8 @@ const tankShape = {
 export const newJobSchema = z.object({
   id,
   vehicle: z.discriminatedUnion('kind', [
-    z.object({ kind: z.literal('known'), axleId: id }),
+    /** `facts` of an axle that nobody has looked at before. */
+    z.object({ kind: z.literal('known'), axleId: id, facts: z.object(axleFacts).nullable().default(null) }),
     z.object({
       kind: z.literal('new'),
       name: z.string().trim().min(1, 'Give the vehicle a name.').max(120),
@@ -555,6 +565,8 @@ export const newReadingSchema = z.object({
   dayId: id.nullable().default(null),
   /** The reading this one was made to replace; null when the field was empty. */
   supersedes: id.nullable(),
+  /** A before reading corrected once the build has begun says why. */
+  correctionReason: z.string().trim().min(5, 'Say why, in a few words.').max(300).nullable().optional(),
 });
 export type NewReading = z.infer<typeof newReadingSchema>;
 
@@ -575,6 +587,7 @@ export const packEditSchema = z.object({
   seatShape: z.enum(['flat', 'concentric', 'unknown']),
   rusty: z.boolean(),
   otherSide: z.enum(['same', 'different', 'unknown']).default('unknown'),
+  uboltBend: z.enum(BENDS).nullable().default(null),
   leafCount: z.number().int().min(1).max(20),
 });
 export type PackEdit = z.infer<typeof packEditSchema>;
@@ -592,13 +605,6 @@ export const newSurveySchema = surveySchema.pick({ item: true, answer: true }).e
   note: z.string().trim().max(300),
 });
 export type NewSurvey = z.infer<typeof newSurveySchema>;
-export const newTorqueSchema = torqueSchema.omit({ person: true, enteredAt: true }).extend({
-  id,
-  typed: typed.nullable(),
-  reached: z.number().min(1).max(5e6).nullable().default(null),
-  reachedTyped: typed.nullable().default(null),
-});
-export type NewTorque = z.infer<typeof newTorqueSchema>;
 export const newFindingSchema = z.object({
   id,
   rule: z.enum(RULE_IDS),
@@ -658,7 +664,6 @@ export const newShopLimitSchema = z.object({
 });
 export type NewShopLimit = z.infer<typeof newShopLimitSchema>;
 export const newBuildSchema = z.object({ overrideReason: z.string().trim().min(5).max(500).nullable() });
-export const doneSchema = z.object({ done: z.literal(true) });
 
 /** Names one field of the measuring sheet. */
 export const readingKey = (r: {

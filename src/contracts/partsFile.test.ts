@@ -57,6 +57,7 @@ const itemArb = fc
         const { rule } = dimensionOf(dimension);
         // Any value the field takes, written in the field's own unit.
         const value = rule.dimension === 'angle' ? Math.PI / 60 : Math.max(rule.min, Math.min(rule.max, 40));
+        if (rule.dimension === 'thread') return { dimension, value: 12, typed: 'M12 x 1.25' };
         return { dimension, value, typed: rule.dimension === 'angle' ? '3 deg' : String(value) };
       }),
       leaves,

@@ -39,6 +39,8 @@ export const changeSchema = z.discriminatedUnion('kind', [
     bore: length(6, 120).nullable(),
     used: z.boolean(),
     source: z.enum(['measured', 'catalogue']),
+    /** Its curve was told by the free arch of the whole pack. */
+    byFreeArch: z.boolean().optional(),
     ...from,
   }),
   z.object({ kind: z.literal('rearch'), camber: length(-100, 200), camberTyped: typed }),
@@ -49,8 +51,36 @@ export const changeSchema = z.discriminatedUnion('kind', [
 ]);
 export type ChangeRow = z.infer<typeof changeSchema>;
 
+/** A plan of a job as it is listed: by its name, with what it changes. */
+export const planNameSchema = z.object({
+  id: z.uuid(),
+  name: z.string(),
+  version: z.number(),
+  current: z.boolean(),
+  changes: z.array(changeSchema),
+});
+export type PlanRow = z.infer<typeof planNameSchema>;
+
+/** A new plan, empty or with changes; it becomes the one at work. Or another one taken up, or renamed. */
+export const planActSchema = z.discriminatedUnion('act', [
+  z.object({
+    act: z.literal('new'),
+    id: z.uuid(),
+    name: z.string().trim().min(1, 'Give the plan a name.').max(120),
+    changes: z.array(changeSchema).max(8),
+  }),
+  z.object({ act: z.literal('use'), id: z.uuid() }),
+  z.object({
+    act: z.literal('rename'),
+    id: z.uuid(),
+    name: z.string().trim().min(1, 'Give the plan a name.').max(120),
+  }),
+]);
+export type PlanAct = z.infer<typeof planActSchema>;
+
 export const planSchema = z.object({
   id: z.uuid(),
+  name: z.string(),
   version: z.number(),
   updatedBy: z.string(),
   updatedAt: z.coerce.date().transform((d) => d.toISOString()),

@@ -7,7 +7,8 @@ test.each([
   [{ ...none, readings: 4 }, 'measure'],
   [{ ...none, readings: 20, changes: 1 }, 'choose'],
   [{ ...none, readings: 20, changes: 1, predictions: 1 }, 'build'],
-  [{ ...none, readings: 20, changes: 1, predictions: 1, built: true }, 'prove'],
+  [{ ...none, readings: 20, changes: 1, predictions: 1, built: true }, 'build'],
+  [{ ...none, readings: 20, changes: 1, predictions: 1, built: true, outcomes: 1 }, 'prove'],
 ] as const)('a job with %j is worked on at %s', (progress, station) => {
   expect(currentStation(progress)).toBe(station);
 });

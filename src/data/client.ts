@@ -56,7 +56,11 @@ export async function withShop<T>(shop: string, person: string, fn: (tx: Tx) => 
   let broken = false;
   try {
     await client.query('SET LOCAL ROLE gravelwort_app');
+    // The shop first, since only then its own row can be read: dates of this transaction are those of its zone.
     await client.query("SELECT set_config('gravelwort.shop', $1, true)", [shop]);
+    await client.query("SELECT set_config('timezone', time_zone, true) FROM shop WHERE id = $1 AND time_zone <> ''", [
+      shop,
+    ]);
     const result = await fn({
       shop,
       person,

@@ -3,7 +3,6 @@ import {
   axleSchema,
   boardRowSchema,
   buildSchema,
-  dueSchema,
   goalSchema,
   jobSchema,
   outcomeSchema,
@@ -11,16 +10,15 @@ import {
   safetySchema,
   stateSchema,
   surveySchema,
-  torqueSchema,
   vehicleSchema,
   type AskEdit,
   type GoalRow,
   type LoadItem,
   type NewJob,
   type NewSurvey,
-  type NewTorque,
   type PackEdit,
 } from '@/contracts/job';
+import { DUE } from './due';
 import { type Tx } from './client';
 import { VEHICLE } from './shop';
 
@@ -67,7 +65,8 @@ export const jobStates = (tx: Tx, id: string) =>
 export const jobPack = (tx: Tx, id: string) =>
   tx.rows(
     packSchema,
-    `SELECT k.id, k.eye_form AS "eyeForm", k.seat_shape AS "seatShape", k.rusty, k.other_side AS "otherSide", k.version, k.updated_at AS "updatedAt",
+    `SELECT k.id, k.eye_form AS "eyeForm", k.seat_shape AS "seatShape", k.rusty, k.other_side AS "otherSide", k.ubolt_bend AS "uboltBend",
+            k.version, k.updated_at AS "updatedAt",
             p.name AS "updatedBy"
        FROM pack k JOIN person p ON p.shop_id = k.shop_id AND p.id = k.updated_by WHERE k.job_id = $1`,
     [id],
@@ -107,39 +106,6 @@ export const insertSurvey = (tx: Tx, jobId: string, s: NewSurvey) =>
     [tx.shop, s.id, jobId, s.item, s.answer, s.slack, s.slackTyped, s.note, tx.person],
   );
 
-export const jobTorques = (tx: Tx, id: string) =>
-  tx.rows(
-    torqueSchema,
-    `SELECT DISTINCT ON (t.joint) t.joint, t.typed, t.value_nmm AS value, t.unit, t.reached_nmm AS reached,
-            t.reached_typed AS "reachedTyped", t.source, t.lubrication, t.stage,
-            t.entered_at AS "enteredAt", p.name AS person
-       FROM torque_entry t JOIN person p ON p.shop_id = t.shop_id AND p.id = t.person_id
-      WHERE t.job_id = $1 ORDER BY t.joint, t.entered_at DESC`,
-    [id],
-  );
-
-export const insertTorque = (tx: Tx, jobId: string, t: NewTorque) =>
-  tx.run(
-    `INSERT INTO torque_entry (shop_id, id, job_id, joint, typed, value_nmm, unit, reached_nmm, reached_typed, source,
-                               lubrication, stage, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [
-      tx.shop,
-      t.id,
-      jobId,
-      t.joint,
-      t.typed,
-      t.value,
-      t.unit,
-      t.reached,
-      t.reachedTyped,
-      t.source,
-      t.lubrication,
-      t.stage,
-      tx.person,
-    ],
-  );
-
 export const jobBuild = (tx: Tx, id: string) =>
   tx.rows(
     buildSchema,
@@ -154,20 +120,12 @@ export const jobOutcomes = (tx: Tx, id: string) =>
     outcomeSchema,
     `SELECT o.reading_id AS "readingId", o.prediction_id AS "predictionId", o.side, o.load_state_id AS "stateId",
             o.measured_mm AS measured, o.predicted_mm AS predicted, o.half90_mm AS half90, o.inside,
-            o.converted_by_mm AS "convertedBy",
+            o.converted_by_mm AS "convertedBy", o.point,
             r.taken_at AS "takenAt"
        FROM outcome o JOIN reading r ON r.shop_id = o.shop_id AND r.id = o.reading_id
       WHERE r.job_id = $1
         AND NOT EXISTS (SELECT FROM reading n WHERE n.shop_id = r.shop_id AND n.supersedes = r.id)
       ORDER BY o.side`,
-    [id],
-  );
-
-export const jobDue = (tx: Tx, id: string) =>
-  tx.rows(
-    dueSchema,
-    `SELECT id, what, after_km AS "afterKm", to_char(due_on, 'YYYY-MM-DD') AS "dueOn", done_at AS "doneAt"
-       FROM due_check WHERE job_id = $1 ORDER BY due_on, what`,
     [id],
   );
 
@@ -193,14 +151,21 @@ export const boardRows = (tx: Tx) =>
             (SELECT name FROM load_state s WHERE s.job_id = j.id AND s.wanted) AS "wantedState",
             f.change AS "predictedChange", f.half AS "predictedHalf",
             (SELECT count(*)::int FROM reading r WHERE r.job_id = j.id AND r.phase = 'before') AS readings,
-            (SELECT count(*)::int FROM plan p JOIN plan_change c ON c.plan_id = p.id WHERE p.job_id = j.id) AS changes,
+            (SELECT count(*)::int FROM plan p JOIN plan_change c ON c.plan_id = p.id WHERE p.job_id = j.id AND p.current) AS changes,
             (SELECT count(*)::int FROM prediction p WHERE p.job_id = j.id) AS predictions,
             EXISTS (SELECT FROM build_start b WHERE b.job_id = j.id) AS built,
             (SELECT count(*)::int FROM outcome o JOIN prediction p ON p.id = o.prediction_id WHERE p.job_id = j.id) AS outcomes,
             (SELECT count(*)::int FROM outcome o JOIN prediction p ON p.id = o.prediction_id
               WHERE p.job_id = j.id AND NOT o.inside) AS outside,
-            (SELECT json_build_object('id', d.id, 'what', d.what, 'dueOn', to_char(d.due_on, 'YYYY-MM-DD'), 'afterKm', d.after_km)
-               FROM due_check d WHERE d.job_id = j.id AND d.done_at IS NULL ORDER BY d.due_on LIMIT 1) AS "nextDue"
+            (SELECT row_to_json(n) FROM (SELECT ${DUE} FROM due_check d LEFT JOIN LATERAL (
+                SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) l ON true
+               WHERE d.job_id = j.id AND l.done IS NOT TRUE ORDER BY d.due_on LIMIT 1) n) AS "nextDue",
+            (SELECT row_to_json(n) FROM (SELECT ${DUE} FROM due_check d JOIN LATERAL (
+                SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) l ON true
+               WHERE d.job_id = j.id AND l.done ORDER BY l.at DESC LIMIT 1) n) AS "lastDone",
+            (SELECT o.km FROM odometer o WHERE o.shop_id = v.shop_id AND o.vehicle_id = v.id ORDER BY o.read_at DESC LIMIT 1) AS odometer,
+            (SELECT CASE WHEN c.closed THEN c.at END FROM job_close c WHERE c.shop_id = j.shop_id AND c.job_id = j.id
+              ORDER BY c.at DESC LIMIT 1) AS "closedAt"
        FROM job j JOIN axle a ON a.shop_id = j.shop_id AND a.id = j.axle_id
        JOIN vehicle v ON v.shop_id = a.shop_id AND v.id = a.vehicle_id
        LEFT JOIN foretold f ON f.job_id = j.id
@@ -352,10 +317,10 @@ export const insertPack = (tx: Tx, id: string, jobId: string) =>
 
 export const updatePack = (tx: Tx, jobId: string, edit: PackEdit) =>
   tx.run(
-    `UPDATE pack SET eye_form = $3, seat_shape = $4, rusty = $5, other_side = $6, version = version + 1, updated_by = $7,
-            updated_at = now()
+    `UPDATE pack SET eye_form = $3, seat_shape = $4, rusty = $5, other_side = $6, ubolt_bend = $8, version = version + 1,
+            updated_by = $7, updated_at = now()
       WHERE job_id = $1 AND version = $2`,
-    [jobId, edit.version, edit.eyeForm, edit.seatShape, edit.rusty, edit.otherSide, tx.person],
+    [jobId, edit.version, edit.eyeForm, edit.seatShape, edit.rusty, edit.otherSide, tx.person, edit.uboltBend],
   );
 
 /** Brings back a removed leaf of this ordinal or makes a new one. */
@@ -398,13 +363,3 @@ export const insertBuild = (tx: Tx, jobId: string, predictionId: string | null, 
     'INSERT INTO build_start (shop_id, job_id, prediction_id, override_reason, person_id) VALUES ($1, $2, $3, $4, $5) ON CONFLICT DO NOTHING',
     [tx.shop, jobId, predictionId, reason, tx.person],
   );
-
-export const insertDue = (tx: Tx, id: string, jobId: string, what: string, afterKm: number, inDays: number) =>
-  tx.run(
-    `INSERT INTO due_check (shop_id, id, job_id, what, after_km, due_on)
-     VALUES ($1, $2, $3, $4, $5, current_date + $6::int) ON CONFLICT (shop_id, job_id, what) DO NOTHING`,
-    [tx.shop, id, jobId, what, afterKm, inDays],
-  );
-
-export const completeDue = (tx: Tx, id: string) =>
-  tx.run('UPDATE due_check SET done_at = now(), done_by = $2 WHERE id = $1 AND done_at IS NULL', [id, tx.person]);

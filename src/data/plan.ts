@@ -1,6 +1,13 @@
 import { z } from 'zod';
 import { predictionRecordSchema, predictionSchema, type StoredResult } from '@/contracts/job';
-import { changeSchema, planSchema, schoolChoiceSchema, type ChangeRow, type NewSchoolChoice } from '@/contracts/plan';
+import {
+  changeSchema,
+  planSchema,
+  schoolChoiceSchema,
+  type ChangeRow,
+  type NewSchoolChoice,
+  type PlanRow,
+} from '@/contracts/plan';
 import { type AxleInput } from '@/core/height/axleInput';
 import { type LedgerLine } from '@/core/height/ledger';
 import { type Tx } from './client';
@@ -17,44 +24,70 @@ const changeRow = z
   }))
   .pipe(changeSchema);
 
-export async function jobPlan(tx: Tx, jobId: string): Promise<z.infer<typeof planSchema> | undefined> {
-  const [head] = await tx.rows(
-    headSchema,
-    `SELECT l.id, l.version, l.updated_at AS "updatedAt", p.name AS "updatedBy"
-       FROM plan l JOIN person p ON p.shop_id = l.shop_id AND p.id = l.updated_by WHERE l.job_id = $1`,
+const listedSchema = headSchema.extend({ current: z.boolean() });
+
+/** All plans of a job, the one at work among them. */
+export async function jobPlans(
+  tx: Tx,
+  jobId: string,
+): Promise<{ plan: z.infer<typeof planSchema> | undefined; plans: PlanRow[] }> {
+  const heads = await tx.rows(
+    listedSchema,
+    `SELECT l.id, l.name, l.version, l.current, l.updated_at AS "updatedAt", p.name AS "updatedBy"
+       FROM plan l JOIN person p ON p.shop_id = l.shop_id AND p.id = l.updated_by
+      WHERE l.job_id = $1 ORDER BY l.made_at, l.name`,
     [jobId],
   );
-  if (!head) return undefined;
-  const changes = await tx.rows(
-    changeRow,
-    `SELECT kind, front_mm AS front, front_typed AS "frontTyped", rear_mm AS rear, rear_typed AS "rearTyped",
+  const rows = await tx.rows(
+    changeRow.and(z.object({ planId: z.uuid() })),
+    `SELECT plan_id AS "planId", kind, front_mm AS front, front_typed AS "frontTyped", rear_mm AS rear, rear_typed AS "rearTyped",
             thickness_mm AS thickness, thickness_typed AS "thicknessTyped", camber_mm AS camber,
             camber_typed AS "camberTyped", source, height_mm AS height, height_typed AS "heightTyped",
             length_mm AS length, length_typed AS "lengthTyped", leaf_number AS leaf, leaf_typed AS "leafTyped", form,
-            bore_mm AS bore, width_mm AS width, used, part_id AS "partId", part_name AS "partName",
+            bore_mm AS bore, width_mm AS width, used, by_free_arch AS "byFreeArch", part_id AS "partId", part_name AS "partName",
             (SELECT json_agg(json_build_object('front', l.front_mm, 'rear', l.rear_mm, 'thickness', l.thickness_mm,
                                                'camber', l.camber_mm, 'camberKnown', l.camber_known) ORDER BY l.ordinal)
                FROM plan_leaf l WHERE l.shop_id = c.shop_id AND l.plan_id = c.plan_id AND l.change = c.ordinal) AS leaves
-       FROM plan_change c WHERE plan_id = $1 ORDER BY ordinal`,
-    [head.id],
+       FROM plan_change c WHERE plan_id IN (SELECT id FROM plan WHERE job_id = $1) ORDER BY plan_id, ordinal`,
+    [jobId],
   );
-  return { ...head, changes };
+  const changes = (id: string): ChangeRow[] =>
+    rows.filter((row) => row.planId === id).map(({ planId, ...change }) => change as ChangeRow);
+  const plans = heads.map(({ id, name, version, current }) => ({ id, name, version, current, changes: changes(id) }));
+  const head = heads.find((h) => h.current);
+  if (!head) return { plan: undefined, plans };
+  const { current, ...own } = head;
+  return { plan: { ...own, changes: changes(head.id) }, plans };
 }
 
-export const insertPlan = (tx: Tx, id: string, jobId: string) =>
-  tx.run('INSERT INTO plan (shop_id, id, job_id, name, updated_by) VALUES ($1, $2, $3, $4, $5)', [
+/** A plan that becomes the one at work. */
+export async function insertPlan(tx: Tx, id: string, jobId: string, name = 'Plan 1'): Promise<number> {
+  const there = await tx.rows(z.object({ id: z.uuid() }), 'SELECT id FROM plan WHERE id = $1', [id]);
+  if (there.length > 0) return 0;
+  await tx.run('UPDATE plan SET current = false WHERE job_id = $1 AND current', [jobId]);
+  return tx.run('INSERT INTO plan (shop_id, id, job_id, name, updated_by) VALUES ($1, $2, $3, $4, $5)', [
     tx.shop,
     id,
     jobId,
-    'plan',
+    name,
     tx.person,
   ]);
+}
+
+/** Takes another plan of the job up; its version goes on, so that a stored prediction of it still counts. */
+export async function usePlan(tx: Tx, jobId: string, id: string): Promise<number> {
+  await tx.run('UPDATE plan SET current = false WHERE job_id = $1 AND current AND id <> $2', [jobId, id]);
+  return tx.run('UPDATE plan SET current = true WHERE job_id = $1 AND id = $2', [jobId, id]);
+}
+
+export const renamePlan = (tx: Tx, jobId: string, id: string, name: string) =>
+  tx.run('UPDATE plan SET name = $3 WHERE job_id = $1 AND id = $2', [jobId, id, name]);
 
 /** Raises the plan's version when it still is `version`; 0 rows otherwise. */
-export const claimPlan = (tx: Tx, jobId: string, version: number) =>
+export const claimPlan = (tx: Tx, planId: string, version: number) =>
   tx.run(
-    'UPDATE plan SET version = version + 1, updated_by = $3, updated_at = now() WHERE job_id = $1 AND version = $2',
-    [jobId, version, tx.person],
+    'UPDATE plan SET version = version + 1, updated_by = $3, updated_at = now() WHERE id = $1 AND version = $2 AND current',
+    [planId, version, tx.person],
   );
 
 export async function replaceChanges(tx: Tx, planId: string, changes: readonly ChangeRow[]): Promise<void> {
@@ -65,8 +98,8 @@ export async function replaceChanges(tx: Tx, planId: string, changes: readonly C
     await tx.run(
       `INSERT INTO plan_change (shop_id, plan_id, ordinal, kind, front_mm, front_typed, rear_mm, rear_typed, thickness_mm,
                                 thickness_typed, camber_mm, camber_typed, source, height_mm, height_typed, length_mm, length_typed, leaf_number,
-                                leaf_typed, form, bore_mm, width_mm, used, part_id, part_name)
-       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21, $22, $23, $24, $25)`,
+                                leaf_typed, form, bore_mm, width_mm, used, part_id, part_name, by_free_arch)
+       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21, $22, $23, $24, $25, $26)`,
       [
         tx.shop,
         planId,
@@ -93,6 +126,7 @@ export async function replaceChanges(tx: Tx, planId: string, changes: readonly C
         c.used,
         c.partId,
         c.partName,
+        c.byFreeArch,
       ],
     );
     for (const [k, leaf] of (change.kind === 'pack' ? change.leaves : []).entries())
@@ -104,12 +138,20 @@ export async function replaceChanges(tx: Tx, planId: string, changes: readonly C
   }
 }
 
+/** What must fit, out of the immutable result: never the whole drawing and curves. */
+const FACTS = `json_build_object('ubolt', f.result -> 'prediction' -> 'ubolt',
+  'left', nullif(f.result -> 'prediction' -> 'sides' -> 'left' -> 'travel', 'null'),
+  'right', nullif(f.result -> 'prediction' -> 'sides' -> 'right' -> 'travel', 'null'),
+  'working', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.peakStress'),
+  'clamped', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.clampStress'))`;
+
 /** Stored predictions of a job, the newest first. */
 export const jobPredictions = (tx: Tx, jobId: string) =>
   tx.rows(
     predictionSchema,
     `SELECT f.id, f.plan_version AS "planVersion", f.core_version AS "coreVersion", f.seed, f.samples,
-            f.made_at AS "madeAt", p.name AS person,
+            f.made_at AS "madeAt", p.name AS person, f.plan_name AS "planName", f.plan_id AS "planId",
+            ${FACTS} AS facts,
             coalesce((SELECT json_agg(json_build_object('side', g.side, 'stateId', g.load_state_id, 'lines', g.lines))
                FROM (SELECT l.side, l.load_state_id,
                             json_agg(json_build_object('kind', l.kind, 'label', l.label, 'value', l.value_mm,
@@ -133,6 +175,7 @@ export interface NewStoredPrediction {
   jobId: string;
   planId: string;
   planVersion: number;
+  planName: string;
   coreVersion: string;
   seed: number;
   samples: number;
@@ -142,9 +185,23 @@ export interface NewStoredPrediction {
 
 export const insertPrediction = (tx: Tx, f: NewStoredPrediction) =>
   tx.run(
-    `INSERT INTO prediction (shop_id, id, job_id, plan_id, plan_version, core_version, seed, samples, inputs, result, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, f.id, f.jobId, f.planId, f.planVersion, f.coreVersion, f.seed, f.samples, f.inputs, f.result, tx.person],
+    `INSERT INTO prediction (shop_id, id, job_id, plan_id, plan_version, core_version, seed, samples, inputs, result, person_id,
+                             plan_name)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) ON CONFLICT (shop_id, id) DO NOTHING`,
+    [
+      tx.shop,
+      f.id,
+      f.jobId,
+      f.planId,
+      f.planVersion,
+      f.coreVersion,
+      f.seed,
+      f.samples,
+      f.inputs,
+      f.result,
+      tx.person,
+      f.planName,
+    ],
   );
 
 export async function insertLedger(
@@ -175,12 +232,13 @@ export const insertOutcome = (
     half90: number;
     inside: boolean;
     convertedBy: number;
+    point: string;
   },
 ) =>
   tx.run(
     `INSERT INTO outcome (shop_id, reading_id, prediction_id, side, load_state_id, measured_mm, predicted_mm, half90_mm,
-                          inside, converted_by_mm)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) ON CONFLICT (shop_id, reading_id) DO NOTHING`,
+                          inside, converted_by_mm, point)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) ON CONFLICT (shop_id, reading_id) DO NOTHING`,
     [
       tx.shop,
       o.readingId,
@@ -192,6 +250,7 @@ export const insertOutcome = (
       o.half90,
       o.inside,
       o.convertedBy,
+      o.point,
     ],
   );
 

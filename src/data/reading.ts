@@ -3,7 +3,7 @@ import { daySchema, readingSchema, type NewDay, type NewReading } from '@/contra
 import { type Tx } from './client';
 
 const READING = `r.id, r.point, r.phase, r.side, r.leaf_id AS "leafId", r.load_state_id AS "stateId", r.typed, r.value, r.unit,
-  r.rolled, r.instrument, r.day_id AS "dayId", r.taken_at AS "takenAt", p.name AS person`;
+  r.rolled, r.instrument, r.day_id AS "dayId", r.correction_reason AS "correctionReason", r.taken_at AS "takenAt", p.name AS person`;
 
 /** The reading of every point that no later one supersedes. */
 export const currentReadings = (tx: Tx, jobId: string) =>
@@ -37,6 +37,7 @@ const SUBJECT: Partial<Record<NewReading['point'], { table: 'stack_piece' | 'fas
   blockHeight: { table: 'stack_piece', kind: 'block' },
   perchHeight: { table: 'stack_piece', kind: 'perch' },
   tubeDiameter: { table: 'stack_piece', kind: 'tube' },
+  uboltThread: { table: 'fastener', kind: 'uBolt' },
   uboltExposed: { table: 'fastener', kind: 'uBolt' },
   uboltPitch: { table: 'fastener', kind: 'uBolt' },
   uboltThreaded: { table: 'fastener', kind: 'uBolt' },
@@ -58,8 +59,8 @@ export async function insertReading(tx: Tx, jobId: string, r: NewReading): Promi
   const subjectId = found[0]?.id ?? null;
   return tx.run(
     `INSERT INTO reading (shop_id, id, job_id, point, phase, side, leaf_id, stack_piece_id, fastener_id, load_state_id,
-                          typed, value, unit, rolled, instrument, day_id, supersedes, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18)
+                          typed, value, unit, rolled, instrument, day_id, supersedes, person_id, correction_reason)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19)
      ON CONFLICT (shop_id, id) DO NOTHING`,
     [
       tx.shop,
@@ -80,6 +81,7 @@ export async function insertReading(tx: Tx, jobId: string, r: NewReading): Promi
       r.dayId,
       r.supersedes,
       tx.person,
+      r.correctionReason ?? null,
     ],
   );
 }

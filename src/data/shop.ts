@@ -1,16 +1,40 @@
 import { knownAxleSchema, personSchema, vehicleAxleSchema, type Vehicle, type VehicleEdit } from '@/contracts/job';
 import { type AxlePosition, type Suspension } from '@/core/linkage/suspension';
+import { personUnitSchema, type PersonUnit } from '@/contracts/units';
+import { z } from 'zod';
 import { type Tx } from './client';
 
-export const insertShop = (tx: Tx, name: string): Promise<number> =>
-  tx.run('INSERT INTO shop (id, name) VALUES ($1, $2) ON CONFLICT DO NOTHING', [tx.shop, name]);
+export const insertShop = (tx: Tx, name: string, zone: string | null = null): Promise<number> =>
+  tx.run('INSERT INTO shop (id, name, time_zone) VALUES ($1, $2, $3) ON CONFLICT DO NOTHING', [tx.shop, name, zone]);
+
+/** The units a person has chosen, quantity by quantity. */
+export const personUnits = (tx: Tx) =>
+  tx.rows(personUnitSchema, 'SELECT dimension, unit FROM person_unit WHERE person_id = $1', [tx.person]);
+
+export async function putPersonUnits(tx: Tx, units: readonly PersonUnit[]): Promise<void> {
+  for (const { dimension, unit } of units)
+    await tx.run(
+      `INSERT INTO person_unit (shop_id, person_id, dimension, unit) VALUES ($1, $2, $3, $4)
+       ON CONFLICT (shop_id, person_id, dimension) DO UPDATE SET unit = excluded.unit`,
+      [tx.shop, tx.person, dimension, unit],
+    );
+}
+
+/** The zone the shop's dates and times are told in; null for the machine's own. */
+export async function shopZone(tx: Tx): Promise<string | null> {
+  const [row] = await tx.rows(
+    z.object({ zone: z.string().nullable() }),
+    'SELECT time_zone AS zone FROM shop WHERE id = $1',
+    [tx.shop],
+  );
+  return row?.zone ?? null;
+}
 
 export const insertPerson = (tx: Tx, id: string, name: string): Promise<number> =>
   tx.run('INSERT INTO person (shop_id, id, name) VALUES ($1, $2, $3) ON CONFLICT DO NOTHING', [tx.shop, id, name]);
 
 export const shopPeople = (tx: Tx) => tx.rows(personSchema, 'SELECT id, name FROM person ORDER BY name');
 
-const AXLE = `a.id, a.position, a.suspension, a.arrangement, a.class AS "axleClass", a.steered`;
 export const VEHICLE = `v.id, v.name, v.maker, v.wheelbase_mm AS wheelbase, v.wheelbase_typed AS "wheelbaseTyped",
   v.tank_mass_kg AS "tankMass", v.tank_mass_typed AS "tankMassTyped", v.tank_station_mm AS "tankStation",
   v.tank_station_typed AS "tankStationTyped", v.use, v.version, v.updated_at AS "updatedAt",
@@ -20,7 +44,7 @@ export const VEHICLE = `v.id, v.name, v.maker, v.wheelbase_mm AS wheelbase, v.wh
 export const shopAxles = (tx: Tx) =>
   tx.rows(
     knownAxleSchema,
-    `SELECT ${AXLE}, json_build_object('id', v.id, 'name', v.name, 'maker', v.maker) AS vehicle
+    `SELECT a.id, a.position, a.arrangement, a.class AS "axleClass", a.steered, json_build_object('id', v.id, 'name', v.name, 'maker', v.maker) AS vehicle
        FROM axle a JOIN vehicle v ON v.shop_id = a.shop_id AND v.id = a.vehicle_id
       WHERE a.suspension = 'longitudinalLeaf' ORDER BY v.name, a.position`,
   );
@@ -76,14 +100,20 @@ export const insertAxle = (
     [tx.shop, a.id, a.vehicleId, a.position, a.arrangement, a.axleClass, a.steered],
   );
 
-/** An axle that is only written down so far; one of leaf springs keeps its own record untouched. */
+/** What was looked at of an axle that was only written down so far; facts already there stay. */
+export const learnAxle = (tx: Tx, id: string, a: { arrangement: string; axleClass: string; steered: boolean }) =>
+  tx.run(
+    `UPDATE axle SET arrangement = coalesce(arrangement, $2), class = coalesce(class, $3), steered = coalesce(steered, $4)
+      WHERE id = $1`,
+    [id, a.arrangement, a.axleClass, a.steered],
+  );
+
+/** An axle that is only written down so far: where it is and its kind, nothing more; one that a job was about stays untouched. */
 export const putOtherAxle = (tx: Tx, id: string, vehicleId: string, position: AxlePosition, suspension: Suspension) =>
   tx.run(
-    `INSERT INTO axle (shop_id, id, vehicle_id, position, suspension, steered, arrangement, class)
-     VALUES ($1, $2, $3, $4, $5, $4 = 'front', CASE WHEN $5 = 'longitudinalLeaf' THEN 'over' END,
-             CASE WHEN $5 = 'longitudinalLeaf' THEN CASE WHEN $4 = 'front' THEN 'fourByFourFront' ELSE 'pickupRear' END END)
+    `INSERT INTO axle (shop_id, id, vehicle_id, position, suspension) VALUES ($1, $2, $3, $4, $5)
      ON CONFLICT (shop_id, vehicle_id, position) DO UPDATE
-       SET suspension = excluded.suspension, arrangement = excluded.arrangement, class = excluded.class
+       SET suspension = excluded.suspension, arrangement = NULL, class = NULL, steered = NULL
        WHERE axle.suspension <> excluded.suspension
          AND NOT EXISTS (SELECT FROM job j WHERE j.shop_id = axle.shop_id AND j.axle_id = axle.id)`,
     [tx.shop, id, vehicleId, position, suspension],

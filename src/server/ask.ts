@@ -10,14 +10,22 @@ import {
   type newFeatureSchema,
   type VehicleEdit,
 } from '@/contracts/job';
-import { conflict, ProblemError } from '@/contracts/problem';
+import { conflict, notFound, ProblemError } from '@/contracts/problem';
 import { lumped } from '@/core/measure/sheet';
 import { type Tx } from '@/data/client';
 import { insertFeature, putKitItem } from '@/data/inspect';
 import * as jobs from '@/data/job';
 import { type z } from 'zod';
 import * as plans from '@/data/plan';
-import { insertAxle, insertVehicle, putOtherAxle, replaceRatings, updateVehicle } from '@/data/shop';
+import {
+  insertAxle,
+  insertVehicle,
+  learnAxle,
+  putOtherAxle,
+  replaceRatings,
+  shopAxles,
+  updateVehicle,
+} from '@/data/shop';
 import { loadJob } from './jobs';
 
 /** A load state's own mass and middle, from its items; one item keeps its texts. */
@@ -43,8 +51,25 @@ export async function createJob(tx: Tx, given: NewJob, newId: () => string = ran
   // A second try after a lost answer.
   if ((await jobs.jobRow(tx, given.id)).length > 0) return { id: given.id };
   let axleId: string;
-  if (given.vehicle.kind === 'known') axleId = given.vehicle.axleId;
-  else {
+  if (given.vehicle.kind === 'known') {
+    axleId = given.vehicle.axleId;
+    const known = (await shopAxles(tx)).find((a) => a.id === axleId);
+    if (!known) throw notFound('This axle');
+    if (known.position === 'secondRear')
+      throw new ProblemError(422, {
+        code: 'not-yet',
+        message: 'A second rear axle cannot be measured and predicted here yet; it stays in the vehicle’s record.',
+        field: 'vehicle',
+      });
+    if (given.vehicle.facts) await learnAxle(tx, axleId, given.vehicle.facts);
+    else if (known.arrangement === null || known.axleClass === null || known.steered === null)
+      throw new ProblemError(422, {
+        code: 'bad-input',
+        message:
+          'Nobody has looked at this axle yet: say whether the spring lies over or under it, what kind it is and whether it steers.',
+        field: 'vehicle.facts',
+      });
+  } else {
     const vehicleId = newId();
     axleId = newId();
     await insertVehicle(tx, { ...given.vehicle, id: vehicleId });

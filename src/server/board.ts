@@ -1,14 +1,72 @@
+import { type Tick } from '@/contracts/due';
 import { type BoardRow, type KnownAxle } from '@/contracts/job';
+import { looseJoints, openDefects, openList } from '@/contracts/openList';
+import { notFound, ProblemError } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
-import { boardRows, completeDue } from '@/data/job';
+import { countFrom, dueCheck, insertOdometer, insertTick, shopToday } from '@/data/due';
+import { boardRows } from '@/data/job';
 import { shopAxles } from '@/data/shop';
+import { loadJob } from './jobs';
 
-export const board = (tx: Tx): Promise<BoardRow[]> => boardRows(tx);
+/** Jobs in the build are looked at in full, these many at most: what is missing there must not be overlooked. */
+const IN_HAND = 40;
 
-/** Axles a new job may be for. */
-export const knownAxles = (tx: Tx): Promise<KnownAxle[]> => shopAxles(tx);
+/** Every job, and what is still open at those that are being built. */
+export async function board(tx: Tx): Promise<{ rows: BoardRow[]; today: string }> {
+  const rows = await boardRows(tx);
+  const inHand = new Set(
+    rows
+      .filter((row) => row.built && row.closedAt === null)
+      .slice(0, IN_HAND)
+      .map((row) => row.id),
+  );
+  const withOpen: BoardRow[] = [];
+  for (const row of rows) withOpen.push({ ...row, open: inHand.has(row.id) ? await openOf(tx, row.id) : [] });
+  return { rows: withOpen, today: await shopToday(tx) };
+}
 
-/** Ticks off a due check; a second tick of the same check changes nothing. */
-export async function finishCheck(tx: Tx, id: string): Promise<void> {
-  await completeDue(tx, id);
+async function openOf(tx: Tx, id: string): Promise<string[]> {
+  const view = await loadJob(tx, id);
+  const { build, prove } = openList(view);
+  const loose = looseJoints(view);
+  const all = [...build, ...prove].filter((item, k, list) => list.findIndex((i) => i.text === item.text) === k);
+  const unseen = all.filter((item) => item.text.startsWith('not checked'));
+  const rest = all.filter((item) => !loose.includes(item.text) && !unseen.includes(item));
+  return [
+    ...(loose.length > 0 ? [`STOP ${loose.length === 1 ? loose[0] : `${loose.length} joints not final`}`] : []),
+    ...rest.filter((item) => item.stop).map((item) => `STOP ${item.text}`),
+    ...openDefects(view).map((d) => `open defect until ${d.dueOn}: ${d.what}`),
+    ...(unseen.length > 0 ? [`${unseen.length} not checked`] : []),
+    ...rest.filter((item) => !item.stop).map((item) => item.text),
+  ];
+}
+
+/** Axles a new job may be for; a second rear axle is in the books, but nothing is solved for it yet. */
+export const knownAxles = async (tx: Tx): Promise<KnownAxle[]> => shopAxles(tx);
+
+/** Ticks a due check off with its figures, or takes the tick back; both stay on record. */
+export async function tickCheck(tx: Tx, id: string, tick: Tick): Promise<void> {
+  const [check] = await dueCheck(tx, id);
+  if (!check) throw notFound('This check');
+  if (tick.done && tick.figures === '')
+    throw new ProblemError(422, {
+      code: 'bad-input',
+      message: 'Write down what was read: the torque of each bolt, the heights.',
+      field: 'figures',
+    });
+  if (tick.done && tick.km !== null && tick.kmTyped !== null)
+    await readOdometer(tx, check.vehicleId, tick.id, tick.km, tick.kmTyped);
+  await insertTick(tx, id, tick);
+}
+
+async function readOdometer(tx: Tx, vehicleId: string, id: string, km: number, typed: string): Promise<void> {
+  await insertOdometer(tx, id, vehicleId, km, typed);
+  await countFrom(tx, vehicleId, km);
+}
+
+/** Writes down how far a job's vehicle has been driven. */
+export async function addOdometer(tx: Tx, jobId: string, given: { id: string; km: number; typed: string }) {
+  const { vehicle } = await loadJob(tx, jobId);
+  await readOdometer(tx, vehicle.id, given.id, given.km, given.typed);
+  return loadJob(tx, jobId);
 }

@@ -1,15 +1,27 @@
-// Build: the safety card and the start.
+// Build: the safety card, the start, what does not fit, torque, and closing the job.
 import { randomUUID } from 'node:crypto';
+import { type EndDefect, type NewClosing, type NewDefect } from '@/contracts/defect';
+import { blocking, fitRows, unsettled, type FitRow } from '@/contracts/fit';
 import { missingBeforeHeights } from '@/contracts/gates';
-import { type JobView, type NewTorque } from '@/contracts/job';
-import { ProblemError } from '@/contracts/problem';
-import { RETORQUE } from '@/core/fastener/joints';
-import { SUPPORT_ITEMS } from '@/core/procedure/checks';
+import { type JobView } from '@/contracts/job';
+import { leftOpen } from '@/contracts/openList';
+import { notFound, ProblemError } from '@/contracts/problem';
+import { sheetOf } from '@/contracts/sheet';
+import { type NewTorque, type NewTorqueReading } from '@/contracts/torque';
+import { boltsOf, notFinal, RETORQUE } from '@/core/fastener/joints';
+import { missingFor } from '@/core/height/predict';
+import { assemble } from '@/core/measure/assemble';
+import { factsOf, SUPPORT_ITEMS } from '@/core/procedure/checks';
+import { worstTravel } from '@/core/travel/hubTravel';
 import { parseMeasured } from '@/core/units/parse';
-import { TORQUE_RULE } from '@/core/units/rules';
+import { TORQUE_READING_RULE, TORQUE_RULE } from '@/core/units/rules';
 import { type Tx } from '@/data/client';
+import { endDefect, insertClosing, insertDefect } from '@/data/defect';
+import { insertDue } from '@/data/due';
 import * as jobs from '@/data/job';
+import { insertTorque, insertTorqueReading } from '@/data/torque';
 import { loadJob } from './jobs';
+import { solveCentral } from './solve';
 
 export async function answerSafety(
   tx: Tx,
@@ -20,7 +32,23 @@ export async function answerSafety(
   return loadJob(tx, jobId);
 }
 
-/** Starts the build; refused without before heights unless a reason is given, and without support and stored energy answered. */
+/** Everything that must fit, solved anew from the readings as they stand; never taken from the browser or from an older solve. */
+async function fitNow(view: JobView): Promise<FitRow[]> {
+  const assembled = assemble(sheetOf(view));
+  if (missingFor(assembled.input).length > 0) return fitRows(view, null, assembled);
+  try {
+    const prediction = await solveCentral(assembled.input);
+    return fitRows(view, { ...factsOf(prediction), travel: worstTravel(prediction.sides) }, assembled);
+  } catch (error) {
+    if (!(error instanceof ProblemError) || error.problem.code !== 'unsolvable') throw error;
+    return fitRows(view, null, assembled);
+  }
+}
+
+/**
+ * Starts the build; refused without before heights unless a reason is given, without support and stored energy answered, and while
+ * something does not fit that nobody has mended or gone on with.
+ */
 export async function startBuild(tx: Tx, jobId: string, overrideReason: string | null): Promise<JobView> {
   const view = await loadJob(tx, jobId);
   const missing = missingBeforeHeights(view);
@@ -31,8 +59,8 @@ export async function startBuild(tx: Tx, jobId: string, overrideReason: string |
       field: 'overrideReason',
       detail: missing,
     });
-  const foretold = view.predictions[0];
-  if (foretold && foretold.planVersion !== view.plan.version)
+  const foretold = view.predictions.find((p) => p.planId === view.plan.id);
+  if (view.predictions.length > 0 && foretold?.planVersion !== view.plan.version)
     throw new ProblemError(409, {
       code: 'stale-prediction',
       message: 'The plan was changed after the last stored prediction. Store a new one before the build starts.',
@@ -45,33 +73,109 @@ export async function startBuild(tx: Tx, jobId: string, overrideReason: string |
       field: unanswered[0] ?? '',
       detail: unanswered,
     });
+  const wrong = blocking(await fitNow(view));
+  if (wrong.length > 0)
+    throw new ProblemError(422, {
+      code: 'does-not-fit',
+      message: `STOP: ${wrong.map((row) => row.name).join('; ')}. Mend it and measure again, or write down why the work goes on with it and by when it is mended.`,
+      field: wrong[0]!.subject,
+      detail: wrong.map(({ subject, name, reason }) => ({ subject, name, reason })),
+    });
   await jobs.insertBuild(tx, jobId, foretold?.id ?? null, missing.length > 0 ? overrideReason : null);
   return loadJob(tx, jobId);
 }
 
+/** Goes on with something that does not fit: a person, a reason, a day; it stays on the job as an open defect. */
+export async function goOnWith(tx: Tx, jobId: string, given: NewDefect): Promise<JobView> {
+  const view = await loadJob(tx, jobId);
+  if (view.defects.some((d) => d.id === given.id)) return view;
+  const row = unsettled(await fitNow(view)).find((r) => r.subject === given.subject);
+  if (!row)
+    throw new ProblemError(409, {
+      code: 'fits-now',
+      message: 'Nothing of this kind stands in the way any more; read the page once more.',
+      field: 'subject',
+    });
+  if (given.dueOn < view.today)
+    throw new ProblemError(422, {
+      code: 'bad-input',
+      message: 'The day to mend it by has gone by already.',
+      field: 'dueOn',
+    });
+  await insertDefect(tx, jobId, given, [row.name, row.reason].filter(Boolean).join(': '));
+  return loadJob(tx, jobId);
+}
+
+export async function endDefectOf(tx: Tx, jobId: string, given: EndDefect): Promise<JobView> {
+  const view = await loadJob(tx, jobId);
+  if (!view.defects.some((d) => d.id === given.id)) throw notFound('This defect');
+  await endDefect(tx, jobId, given);
+  return loadJob(tx, jobId);
+}
+
+/** Closes a job with the list of what is open, refused on stops; or opens it again. */
+export async function closeJob(tx: Tx, jobId: string, given: NewClosing): Promise<JobView> {
+  const view = await loadJob(tx, jobId);
+  const open = leftOpen(view);
+  const stops = open.filter((item) => item.stop);
+  if (given.closed && stops.length > 0)
+    throw new ProblemError(422, {
+      code: 'stops-open',
+      message: `STOP: this job cannot be closed while this is open: ${stops.map((s) => s.text).join('; ')}.`,
+      detail: stops.map((s) => s.text),
+    });
+  if (given.closed && open.length > 0 && given.note === '')
+    throw new ProblemError(422, {
+      code: 'bad-input',
+      message: 'Something is left open; say who knows of it.',
+      field: 'note',
+    });
+  await insertClosing(tx, jobId, given, given.closed ? open.map((i) => i.text) : []);
+  return loadJob(tx, jobId);
+}
+
+const bad = (message: string, field = 'typed') => new ProblemError(400, { code: 'bad-input', message, field });
+
+/** Reads a torque again; the unit must stand in the text, since newton metres and pound-feet are both common. */
+function checkTorque(given: { typed: string; value: number | null; unit: string | null }, rule = TORQUE_RULE): void {
+  const parsed = parseMeasured(given.typed, rule);
+  if (parsed.kind === 'ask') throw bad(`${parsed.question} Write it behind the figure.`);
+  const value = given.value ?? NaN;
+  if (parsed.kind !== 'ok' || parsed.unit !== given.unit || !(Math.abs(parsed.value - value) <= 1e-6 * parsed.value))
+    throw bad(parsed.kind === 'refused' ? parsed.reason : 'The text and its value do not agree.');
+}
+
 /**
- * Writes down a joint's torque. The figure is read again; a joint is final only on a figure or plainly by feel. Final U-bolts
- * set the checks after the first load cycles.
+ * Writes down what a joint is to get and how far it is. It is final only with a figure that says where it comes from and with every
+ * bolt read, or plainly by feel. Final U-bolts set the checks after the first load cycles.
  */
 export async function enterTorque(tx: Tx, jobId: string, given: NewTorque): Promise<JobView> {
-  const bad = (message: string) => new ProblemError(400, { code: 'bad-input', message, field: 'typed' });
-  if (given.typed !== null) {
-    const parsed = parseMeasured(given.typed, TORQUE_RULE);
-    const values = parsed.kind === 'ok' ? [parsed] : parsed.kind === 'ask' ? parsed.options : [];
-    const value = given.value ?? NaN;
-    if (!values.some((v) => Math.abs(v.value - value) <= 1e-6 * v.value && v.unit === given.unit))
-      throw bad('The text and its value do not agree.');
-  } else if (given.value !== null) throw bad('A figure needs its text.');
-  const done = given.stage === 'final' || given.stage === 'again';
-  if (done && given.value === null && given.source !== 'feel')
-    throw new ProblemError(422, {
-      code: 'no-torque',
-      message: 'No torque is written down for this joint. Look it up, or say plainly that it went by feel.',
-      field: 'typed',
-    });
-  await jobs.insertTorque(tx, jobId, given);
+  if (given.typed !== null) checkTorque({ ...given, typed: given.typed });
+  else if (given.value !== null) throw bad('A figure needs its text.');
+  if (given.stage === 'final' || given.stage === 'again') {
+    const { torqueReadings } = await loadJob(tx, jobId);
+    const lacks = notFinal(
+      given.joint,
+      given,
+      torqueReadings.filter((r) => r.joint === given.joint),
+    );
+    if (lacks)
+      throw new ProblemError(422, {
+        code: given.value === null ? 'no-torque' : 'not-read',
+        message: lacks,
+        field: given.source === 'notSaid' ? 'source' : 'typed',
+      });
+  }
+  await insertTorque(tx, jobId, given);
   if (given.joint === 'uBolts' && given.stage === 'final')
-    for (const { what, afterKm, inDays } of RETORQUE)
-      await jobs.insertDue(tx, randomUUID(), jobId, what, afterKm, inDays);
+    for (const { what, afterKm, inDays } of RETORQUE) await insertDue(tx, randomUUID(), jobId, what, afterKm, inDays);
+  return loadJob(tx, jobId);
+}
+
+/** What the wrench read at one bolt; the last reading of a bolt counts. */
+export async function readTorque(tx: Tx, jobId: string, given: NewTorqueReading): Promise<JobView> {
+  if (!boltsOf(given.joint).includes(given.bolt)) throw bad('This joint has no such bolt.', 'bolt');
+  checkTorque(given, TORQUE_READING_RULE);
+  await insertTorqueReading(tx, jobId, given);
   return loadJob(tx, jobId);
 }

@@ -1,6 +1,6 @@
 // Choose: the plan of a job, the parts that could go into it, and the school it follows.
 import { type JobView } from '@/contracts/job';
-import { type NewSchoolChoice, type PlanEdit } from '@/contracts/plan';
+import { type ChangeRow, type NewSchoolChoice, type PlanAct, type PlanEdit } from '@/contracts/plan';
 import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
 import { type CostEdit } from '@/contracts/cost';
 import { conflict, notFound, ProblemError } from '@/contracts/problem';
@@ -18,22 +18,63 @@ import { loadJob } from './jobs';
 
 export async function editPlan(tx: Tx, jobId: string, edit: PlanEdit): Promise<JobView> {
   const before = await loadJob(tx, jobId);
-  const blocked = edit.changes.some((c) => c.kind === 'block' && c.height > 0);
+  await checkChanges(tx, before, edit.changes);
+  if ((await plans.claimPlan(tx, before.plan.id, edit.version)) === 0)
+    throw conflict('plan', {
+      theirs: `${before.plan.changes.length} planned changes`,
+      by: before.plan.updatedBy,
+      at: before.plan.updatedAt,
+      version: before.plan.version,
+    });
+  await plans.replaceChanges(tx, before.plan.id, edit.changes);
+  return loadJob(tx, jobId);
+}
+
+/** Makes a named plan, takes another one up, or renames one. A plan is never replaced by choosing another way. */
+export async function actOnPlans(tx: Tx, jobId: string, given: PlanAct): Promise<JobView> {
+  const before = await loadJob(tx, jobId);
+  const namesake = 'name' in given && before.plans.find((p) => p.name.toLowerCase() === given.name.toLowerCase());
+  if (namesake && namesake.id !== given.id)
+    throw new ProblemError(422, {
+      code: 'bad-input',
+      message: `There is a plan “${namesake.name}” already.`,
+      field: 'name',
+    });
+  if (given.act === 'rename') {
+    if ((await plans.renamePlan(tx, jobId, given.id, given.name)) === 0) throw notFound('This plan');
+    return loadJob(tx, jobId);
+  }
+  if (given.act === 'use') {
+    if (!before.plans.some((p) => p.id === given.id)) throw notFound('This plan');
+    await plans.usePlan(tx, jobId, given.id);
+  } else {
+    await checkChanges(tx, before, given.changes);
+    if ((await plans.insertPlan(tx, given.id, jobId, given.name)) > 0 && given.changes.length > 0) {
+      await plans.replaceChanges(tx, given.id, given.changes);
+      await plans.claimPlan(tx, given.id, 1);
+    }
+  }
+  return loadJob(tx, jobId);
+}
+
+/** What may be planned at all on this axle. */
+async function checkChanges(tx: Tx, before: JobView, changes: readonly ChangeRow[]): Promise<void> {
+  const blocked = changes.some((c) => c.kind === 'block' && c.height > 0);
   if (blocked && before.axle.steered)
     throw new ProblemError(422, {
       code: 'unsafe',
       message: 'A block on a steered axle is not offered: it can turn the axle under braking.',
       field: 'block',
     });
-  const kinds = edit.changes.map((c) => c.kind).filter((k) => k !== 'addLeaf' && k !== 'removeLeaf');
+  const kinds = changes.map((c) => c.kind).filter((k) => k !== 'addLeaf' && k !== 'removeLeaf');
   if (new Set(kinds).size < kinds.length)
     throw new ProblemError(422, {
       code: 'bad-input',
       message: 'A plan holds one block, one shackle and one conversion at most; blocks are never stacked.',
       field: 'changes',
     });
-  const out = edit.changes.flatMap((c) => (c.kind === 'removeLeaf' ? [c.leaf] : []));
-  const swap = edit.changes.find((c) => c.kind === 'pack');
+  const out = changes.flatMap((c) => (c.kind === 'removeLeaf' ? [c.leaf] : []));
+  const swap = changes.find((c) => c.kind === 'pack');
   const there = swap?.leaves.length ?? before.leaves.length;
   if (out.some((leaf) => leaf > there) || new Set(out).size < out.length)
     throw new ProblemError(422, {
@@ -47,22 +88,13 @@ export async function editPlan(tx: Tx, jobId: string, edit: PlanEdit): Promise<J
       message: 'The spring already lies over the axle.',
       field: 'overAxle',
     });
-  const partIds = [...new Set(edit.changes.flatMap((c) => ('partId' in c && c.partId ? [c.partId] : [])))];
+  const partIds = [...new Set(changes.flatMap((c) => ('partId' in c && c.partId ? [c.partId] : [])))];
   if ((await shelfItems(tx, partIds)).length < partIds.length)
     throw new ProblemError(422, {
       code: 'bad-input',
       message: 'A part of this plan is not on the shelf of this shop.',
       field: 'partId',
     });
-  if ((await plans.claimPlan(tx, jobId, edit.version)) === 0)
-    throw conflict('plan', {
-      theirs: `${before.plan.changes.length} planned changes`,
-      by: before.plan.updatedBy,
-      at: before.plan.updatedAt,
-      version: before.plan.version,
-    });
-  await plans.replaceChanges(tx, before.plan.id, edit.changes);
-  return loadJob(tx, jobId);
 }
 
 export async function chooseSchool(tx: Tx, jobId: string, choice: NewSchoolChoice): Promise<JobView> {
@@ -83,8 +115,9 @@ export async function partsForJob(tx: Tx, jobId: string): Promise<ShelfItem[]> {
   const about = (dimension: 'width' | 'insideWidth') =>
     width === undefined ? [] : [{ dimension, from: width - NEAR, to: width + NEAR }];
   const found: ShelfItem[] = [];
-  for (const kind of ['leaf', 'addLeafSet', 'overload', 'block', 'shackle', 'pack'] as const) {
-    const within = about(kind === 'shackle' ? 'insideWidth' : 'width');
+  for (const kind of ['leaf', 'addLeafSet', 'overload', 'block', 'shackle', 'pack', 'ubolt'] as const) {
+    // U-bolts go over the tube or the pack, whichever it is; their size follows from the plan.
+    const within = kind === 'ubolt' ? [] : about(kind === 'shackle' ? 'insideWidth' : 'width');
     found.push(...(await shelfPage(tx, shelfAskSchema.parse({ kind, order: 'price', within }), OF_A_KIND)).items);
   }
   return found;

@@ -11,7 +11,10 @@ import {
   vehicleFeatures,
   vehicleSideFindings,
 } from '@/data/inspect';
+import { jobClosing, jobDefects } from '@/data/defect';
+import { jobDue, shopToday, vehicleOdometer } from '@/data/due';
 import * as jobs from '@/data/job';
+import { jobTorqueReadings, jobTorques } from '@/data/torque';
 import { jobCosts } from '@/data/cost';
 import * as plans from '@/data/plan';
 import { currentReadings, jobDays } from '@/data/reading';
@@ -27,7 +30,7 @@ export async function loadJob(tx: Tx, id: string): Promise<JobView> {
     [pack],
     leaves,
     readings,
-    plan,
+    { plan, plans: all },
     predictions,
     safety,
     [build],
@@ -41,12 +44,12 @@ export async function loadJob(tx: Tx, id: string): Promise<JobView> {
     await jobs.jobPack(tx, id),
     await jobs.jobLeaves(tx, id),
     await currentReadings(tx, id),
-    await plans.jobPlan(tx, id),
+    await plans.jobPlans(tx, id),
     await plans.jobPredictions(tx, id),
     await jobs.jobSafety(tx, id),
     await jobs.jobBuild(tx, id),
     await jobs.jobOutcomes(tx, id),
-    await jobs.jobDue(tx, id),
+    await jobDue(tx, id),
   ];
   if (!job || !vehicle || !axle || !pack || !plan) throw notFound('This job');
   return {
@@ -65,7 +68,13 @@ export async function loadJob(tx: Tx, id: string): Promise<JobView> {
     features: await vehicleFeatures(tx, vehicle.id),
     pressRuns: await jobPressRuns(tx, id),
     survey: await jobs.jobSurvey(tx, id),
-    torques: await jobs.jobTorques(tx, id),
+    torques: await jobTorques(tx, id),
+    torqueReadings: await jobTorqueReadings(tx, id),
+    defects: await jobDefects(tx, id),
+    closing: (await jobClosing(tx, id))[0] ?? null,
+    odometer: (await vehicleOdometer(tx, vehicle.id))[0] ?? null,
+    today: await shopToday(tx),
+    plans: all,
     goals: await jobs.jobGoals(tx, id),
     days: await jobDays(tx, id),
     states,

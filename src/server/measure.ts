@@ -70,6 +70,12 @@ export async function addReading(tx: Tx, jobId: string, reading: NewReading): Pr
     const reason = parsed.kind === 'refused' ? parsed.reason : 'The text and its value do not agree.';
     throw new ProblemError(400, { code: 'bad-input', message: reason, field: 'typed' });
   }
+  if (reading.phase === 'before' && !reading.correctionReason && (await buildBegun(tx, jobId)))
+    throw new ProblemError(422, {
+      code: 'locked',
+      message: 'The build has begun: what was read before it stays as it was. Say why it is corrected.',
+      field: 'correctionReason',
+    });
   if (reading.supersedes) {
     const [old] = await readingById(tx, jobId, reading.supersedes);
     if (!old || readingKey(old) !== readingKey(reading))
@@ -92,6 +98,9 @@ export async function addReading(tx: Tx, jobId: string, reading: NewReading): Pr
   }
   return loadJob(tx, jobId);
 }
+
+/** Whether a spring may have been loosened already: a reading from before the work is a correction from then on. */
+const buildBegun = async (tx: Tx, jobId: string): Promise<boolean> => (await jobs.jobBuild(tx, jobId)).length > 0;
 
 function checkSubject(reading: NewReading): void {
   const point = pointOf(reading.point);

@@ -3,7 +3,8 @@ import { cookies } from 'next/headers';
 import { type JobView, type Person } from '@/contracts/job';
 import { ProblemError } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
-import { shopPeople } from '@/data/shop';
+import { METRIC_VIEW, unitView, type UnitView } from '@/contracts/units';
+import { personUnits, shopPeople, shopZone } from '@/data/shop';
 import { inShop, PERSON_COOKIE, personFrom } from './context';
 import { loadJob } from './jobs';
 
@@ -18,6 +19,20 @@ export async function loadPage<T>(fn: (tx: Tx) => Promise<T>): Promise<Shop & { 
   return inShop(person, async (tx) => ({ people: await shopPeople(tx), person, data: await fn(tx) }));
 }
 
+/** The units of the person at work and the zone of the shop; metric and the machine's where the database does not answer. */
+export async function viewOfPerson(): Promise<{ units: UnitView; zone: string }> {
+  const person = personFrom((await cookies()).get(PERSON_COOKIE)?.value);
+  try {
+    return await inShop(person, async (tx) => ({
+      units: unitView(await personUnits(tx)),
+      zone: (await shopZone(tx)) ?? MACHINE_ZONE,
+    }));
+  } catch {
+    return { units: METRIC_VIEW, zone: MACHINE_ZONE };
+  }
+}
+
+const MACHINE_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 const UUID = /^[0-9a-f-]{36}$/;
 
 /** One job's page; undefined when there is no such job in this shop. */

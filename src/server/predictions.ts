@@ -1,6 +1,7 @@
 import { randomInt } from 'node:crypto';
 import { sheetOf } from '@/contracts/sheet';
 import { type JobView } from '@/contracts/job';
+import { planText } from '@/contracts/planText';
 import { conflict, ProblemError } from '@/contracts/problem';
 import { SIDES } from '@/core/height/axleInput';
 import { missingFor } from '@/core/height/predict';
@@ -56,6 +57,7 @@ export async function storePrediction(
       jobId,
       planId: view.plan.id,
       planVersion: view.plan.version,
+      planName: planText(view.plan),
       coreVersion: CORE_VERSION,
       seed,
       samples: STORED_SAMPLES,

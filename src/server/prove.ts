@@ -6,15 +6,21 @@ import { compareHeights, type Comparison, type TakenHeight } from '@/core/height
 import { RETORQUE } from '@/core/fastener/joints';
 import { summarise } from '@/core/height/ledger';
 import { type Tx } from '@/data/client';
-import * as jobs from '@/data/job';
+import { insertDue } from '@/data/due';
 import * as plans from '@/data/plan';
 import { readingById } from '@/data/reading';
 import { loadJob } from './jobs';
 import { addReading } from './measure';
 
+/** Heights of the body that may be read before and after: from the hub, or from the ground at the same tyre pressure. */
+const PROVING = ['hubToLip', 'groundToLip'] as const;
+type Proving = (typeof PROVING)[number];
+const proving = (point: string): point is Proving => (PROVING as readonly string[]).includes(point);
+
 /**
- * Stores an after height and sets it against the prediction of the build. Only like with like: the load state must be one the
- * prediction was made for, the vehicle rolled, and the prediction made with a before height.
+ * Stores an after height and sets it against the prediction of the build. Only like with like: the same point before and after,
+ * the load state one the prediction was made for, the vehicle rolled. From the hub the prediction is the ledger's own height; from
+ * the ground it is the height read before in the same load, with the change the ledger foretells there.
  */
 export async function prove(
   tx: Tx,
@@ -24,7 +30,8 @@ export async function prove(
 ): Promise<JobView> {
   const view = await loadJob(tx, jobId);
   const { side, stateId } = reading;
-  if (reading.point !== 'hubToLip' || reading.phase !== 'after' || !side || !stateId)
+  const { point } = reading;
+  if (!proving(point) || reading.phase !== 'after' || !side || !stateId)
     throw new ProblemError(400, {
       code: 'bad-input',
       message: 'An after height names its side and load state.',
@@ -38,11 +45,16 @@ export async function prove(
     });
   const foretold = view.build ? view.predictions.find((p) => p.id === view.build?.predictionId) : view.predictions[0];
   const ledger = foretold?.ledgers.find((l) => l.side === side && l.stateId === stateId);
-  const { after, half } = summarise(ledger?.lines ?? []);
-  if (!foretold || after === null)
+  const { change, half, ...heights } = summarise(ledger?.lines ?? []);
+  const before = beforeOf(view, point, side, stateId);
+  const after = point === 'hubToLip' ? heights.after : before && ledger ? before.value + change : null;
+  if (!foretold || !ledger || after === null)
     throw new ProblemError(422, {
       code: 'not-alike',
-      message: 'There is no stored prediction of this height in this load state to compare with.',
+      message:
+        point === 'groundToLip' && foretold
+          ? 'There is no height from the ground to this lip from before the work in this load state to compare with.'
+          : 'There is no stored prediction of this height in this load state to compare with.',
       field: 'stateId',
     });
   const alike = await againstBefore(tx, view, reading, foretold.id);
@@ -67,8 +79,9 @@ export async function prove(
     half90: half,
     inside: Math.abs(measured - after) <= half,
     convertedBy,
+    point,
   });
-  for (const { what, afterKm, inDays } of RETORQUE) await jobs.insertDue(tx, newId(), jobId, what, afterKm, inDays);
+  for (const { what, afterKm, inDays } of RETORQUE) await insertDue(tx, newId(), jobId, what, afterKm, inDays);
   return loadJob(tx, jobId);
 }
 
@@ -91,13 +104,21 @@ function takenHeight(
   };
 }
 
+/** The height of a point from before the work: in the load state asked for, or the one of the day. */
+function beforeOf(view: JobView, point: Proving, side: string, stateId: string): ReadingRow | undefined {
+  const of = (state: string | null | undefined) =>
+    view.readings.find((r) => r.point === point && r.phase === 'before' && r.side === side && r.stateId === state);
+  // Over the tyre a load counts too, so from the ground only the same load will do.
+  return of(stateId) ?? (point === 'hubToLip' ? of(view.states[0]?.id) : undefined);
+}
+
 /** Whether an after height may be set against the prediction of its load state, and what another fill of the tank did. */
 async function againstBefore(tx: Tx, view: JobView, reading: NewReading, predictionId: string): Promise<Comparison> {
   const { side, stateId } = reading;
-  const today = view.states[0]?.id ?? null;
-  const base = view.readings.find(
-    (r) => r.point === 'hubToLip' && r.phase === 'before' && r.side === side && r.stateId === today,
-  );
+  const base =
+    side && stateId && proving(reading.point)
+      ? beforeOf(view, reading.point, side, reading.point === 'hubToLip' ? (view.states[0]?.id ?? '') : stateId)
+      : undefined;
   if (!base) return { kind: 'refused', reasons: ['there is no before height of this side'] };
   const [record] = await plans.predictionRecord(tx, predictionId);
   const state = side && record?.result.prediction.sides[side]?.states.find((s) => s.id === stateId);

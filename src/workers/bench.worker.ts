@@ -1,4 +1,5 @@
 // Runs in the browser: two packs on the bench under one load, as fast as hands lay leaves about; only the latest question counts.
+import { CoreError } from '@/core/errors';
 import { type BenchPack } from '@/core/bench/benchPack';
 import { BenchSpring, type BenchFigures } from '@/core/bench/figures';
 import { packed, type SpringFigure } from './springFigure';
@@ -45,7 +46,8 @@ function said(pack: BenchPack | null, load: number, most: number): BenchSaid | n
     if ('refused' in drawn) return { refused: drawn.refused };
     return { figures, view: drawn };
   } catch (error) {
-    return { refused: error instanceof Error ? error.message : String(error) };
+    if (error instanceof CoreError) return { refused: error.message };
+    throw error;
   }
 }
 

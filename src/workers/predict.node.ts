@@ -9,10 +9,12 @@ import { uniformFrom } from './random';
 
 const { input, seed, samples } = workerData as { input: AxleInput; seed: number; samples: number };
 try {
-  const prediction = finish(predictCentral(input));
-  const bands = finish(predictBands(input, prediction, uniformFrom(seed), samples));
+  // Without a draw only the middle answer is wanted.
+  const prediction = finish(predictCentral(input, samples > 0));
+  const bands =
+    samples > 0 ? finish(predictBands(input, prediction, uniformFrom(seed), samples)) : { left: null, right: null };
   parentPort?.postMessage({ prediction, bands });
 } catch (error) {
-  if (!(error instanceof CoreError)) throw error;
-  parentPort?.postMessage({ refused: { field: error.field, reason: error.message } });
+  if (error instanceof CoreError) parentPort?.postMessage({ refused: { field: error.field, reason: error.message } });
+  else parentPort?.postMessage({ fault: error instanceof Error ? (error.stack ?? error.message) : String(error) });
 }

@@ -23,7 +23,9 @@ export type PredictMessage =
   | { id: number; stage: 'central'; prediction: AxlePrediction }
   | { id: number; stage: 'progress'; done: number }
   | { id: number; stage: 'bands'; bands: Record<'left' | 'right', Band[] | null> }
-  | { id: number; stage: 'refused'; field: string; reason: string };
+  | { id: number; stage: 'refused'; field: string; reason: string }
+  /** The program's own fault, never the readings'. */
+  | { id: number; stage: 'fault'; reason: string };
 
 let latest = 0;
 const post = (message: PredictMessage) => self.postMessage(message);
@@ -58,12 +60,7 @@ self.onmessage = async ({ data }: MessageEvent<PredictRequest | StopRequest>) =>
     );
     if (bands) post({ id, stage: 'bands', bands });
   } catch (error) {
-    const core = error instanceof CoreError ? error : undefined;
-    post({
-      id,
-      stage: 'refused',
-      field: core?.field ?? '',
-      reason: error instanceof Error ? error.message : String(error),
-    });
+    if (error instanceof CoreError) post({ id, stage: 'refused', field: error.field, reason: error.message });
+    else post({ id, stage: 'fault', reason: error instanceof Error ? error.message : String(error) });
   }
 };

@@ -1,4 +1,5 @@
 // Runs in the browser: one spring under any load, as fast as a slider asks; only the latest question is answered.
+import { CoreError } from '@/core/errors';
 import { type AxleInput, type Side } from '@/core/height/axleInput';
 import { SpringUnderLoad, type Where } from '@/core/height/underLoad';
 import { packed, type SpringReplyFigure } from './springFigure';
@@ -46,6 +47,7 @@ self.onmessage = ({ data }: MessageEvent<SpringQuestion>) => {
     const reach = { installed: spring.reach(least, most, 'installed'), bench: spring.reach(0, most, 'bench') };
     post({ kind: 'reach', key, reach });
   } catch (error) {
-    post({ kind: 'refused', key, reason: error instanceof Error ? error.message : String(error) });
+    if (!(error instanceof CoreError)) throw error;
+    post({ kind: 'refused', key, reason: error.message });
   }
 };

@@ -38,8 +38,9 @@ export interface BenchPack {
   freeArch: number | null;
   eyeForm: EyeForm | null;
   eyeBore: number | null;
-  boltFront: number | null;
-  boltRear: number | null;
+  /** Names of their threads. */
+  boltFront: string | null;
+  boltRear: string | null;
   /** Diameter of the centre bolt. */
   centreBolt: number | null;
   /** As its maker gives it, N/mm. */

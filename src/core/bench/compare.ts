@@ -48,8 +48,8 @@ export function packDifferences(
     row('mass', 'kg', packMass),
     row('eyes', 'word', (p) => p.eyeForm),
     row('eye bore', 'mm', (p) => p.eyeBore, 0.3),
-    row('front eye bolt', 'mm', (p) => p.boltFront, 0.3),
-    row('rear eye bolt', 'mm', (p) => p.boltRear, 0.3),
+    row('front eye bolt', 'word', (p) => p.boltFront),
+    row('rear eye bolt', 'word', (p) => p.boltRear),
     row('centre bolt', 'mm', (p) => p.centreBolt, 0.3),
   ];
 }

@@ -1,24 +1,68 @@
-/** Joints of a leaf-spring axle that are tightened to a figure. */
+const SIDES = ['left', 'right'] as const;
+/** Both U-bolts of both springs, leg by leg. */
+const LEGS = SIDES.flatMap((side) =>
+  ['front', 'rear'].flatMap((bolt) => ['outer', 'inner'].map((leg) => `${side}, ${bolt} ${leg} leg`)),
+);
+
+/** Joints of a leaf-spring axle that are tightened to a figure, with each bolt that is read on its own. */
 export const JOINTS = {
-  uBolts: { name: 'U-bolts', note: 'in stages, crosswise, even thread on all four legs', pivot: false },
-  centreBolt: { name: 'Centre bolt', note: 'pack clamped while it is tightened', pivot: false },
-  frontEye: { name: 'Front eye bolt', note: 'bonded rubber: weight on the wheels first', pivot: true },
-  shackleFrame: { name: 'Shackle to frame', note: 'bonded rubber: weight on the wheels first', pivot: true },
-  shackleEye: { name: 'Shackle to spring', note: 'bonded rubber: weight on the wheels first', pivot: true },
-  shockLower: { name: 'Shock, lower', note: '', pivot: false },
-  shockUpper: { name: 'Shock, upper', note: '', pivot: false },
-  wheelNuts: { name: 'Wheel nuts', note: 'crosswise, wheel on the ground', pivot: false },
-} as const satisfies Record<string, { name: string; note: string; pivot: boolean }>;
+  uBolts: { name: 'U-bolts', note: 'in stages, crosswise, even thread on all four legs', pivot: false, bolts: LEGS },
+  centreBolt: { name: 'Centre bolt', note: 'pack clamped while it is tightened', pivot: false, bolts: SIDES },
+  frontEye: { name: 'Front eye bolt', note: 'bonded rubber: weight on the wheels first', pivot: true, bolts: SIDES },
+  shackleFrame: {
+    name: 'Shackle to frame',
+    note: 'bonded rubber: weight on the wheels first',
+    pivot: true,
+    bolts: SIDES,
+  },
+  shackleEye: {
+    name: 'Shackle to spring',
+    note: 'bonded rubber: weight on the wheels first',
+    pivot: true,
+    bolts: SIDES,
+  },
+  shockLower: { name: 'Shock, lower', note: '', pivot: false, bolts: SIDES },
+  shockUpper: { name: 'Shock, upper', note: '', pivot: false, bolts: SIDES },
+  wheelNuts: { name: 'Wheel nuts', note: 'crosswise, wheel on the ground', pivot: false, bolts: SIDES },
+} as const satisfies Record<string, { name: string; note: string; pivot: boolean; bolts: readonly string[] }>;
 export type JointId = keyof typeof JOINTS;
 export const JOINT_IDS = Object.keys(JOINTS) as [JointId, ...JointId[]];
+export const boltsOf = (joint: JointId): readonly string[] => JOINTS[joint].bolts;
 
-/** Where a torque comes from. Only the first two are the part's own. */
-export const TORQUE_SOURCES = ['maker', 'kit', 'generic', 'memory', 'feel'] as const;
+/** In which state of the vehicle a bolt was tightened. */
+export const WRENCH_STATES = ['weightOn', 'hanging'] as const;
+export type WrenchState = (typeof WRENCH_STATES)[number];
+/** What it was read with. */
+export const WRENCHES = ['click', 'dial', 'electronic', 'connected'] as const;
+export type Wrench = (typeof WRENCHES)[number];
+
+/** Where a torque comes from; never preset. Only the maker's and the kit's are the part's own. */
+export const TORQUE_SOURCES = ['notSaid', 'maker', 'kit', 'generic', 'memory', 'feel'] as const;
 export type TorqueSource = (typeof TORQUE_SOURCES)[number];
 export const LUBRICATIONS = ['notKnown', 'dry', 'oiled', 'antiSeize', 'threadLocker'] as const;
 export type Lubrication = (typeof LUBRICATIONS)[number];
-export const TORQUE_STAGES = ['notYet', 'snug', 'final', 'again'] as const;
+export const TORQUE_STAGES = ['notYet', 'snug', 'final', 'again', 'notTouched'] as const;
 export type TorqueStage = (typeof TORQUE_STAGES)[number];
+/** Nothing is left to do at a joint that is final, was torqued again, or was not loosened in this job. */
+export const settledStage = (stage: TorqueStage | undefined): boolean =>
+  stage === 'final' || stage === 'again' || stage === 'notTouched';
+
+/**
+ * What keeps a joint from being final, in words; null when nothing does. By feel it needs no figure and is told so; else its figure
+ * says where it comes from, and every bolt of it was read.
+ */
+export function notFinal(
+  joint: JointId,
+  entry: { value: number | null; source: TorqueSource },
+  read: readonly { bolt: string }[],
+): string | null {
+  if (entry.source === 'feel') return null;
+  if (entry.value === null)
+    return 'No torque is written down for this joint. Look it up, or say plainly that it went by feel.';
+  if (entry.source === 'notSaid') return 'Say where this figure comes from.';
+  const open = boltsOf(joint).filter((bolt) => !read.some((r) => r.bolt === bolt));
+  return open.length > 0 ? `Not read yet: ${open.join('; ')}.` : null;
+}
 
 /** Tightened again after the first load cycles, km or days, whichever comes first. Common practice: 500 mi and 1,000 mi. */
 export const RETORQUE = [
@@ -52,6 +96,7 @@ export function sameNumberOtherUnit(entries: readonly TorqueEntry[]): [JointId, 
 export function torqueDoubt({ value, source, stage }: TorqueEntry): string | null {
   if (source === 'feel') return value !== null || stage === 'final' ? 'by feel, not verified' : null;
   if (value === null) return null;
+  if (source === 'notSaid') return 'nobody said where this figure comes from';
   if (source === 'generic') return 'an estimate for the thread, not the maker’s figure';
   return source === 'memory' ? 'from memory: look it up before the last round' : null;
 }

@@ -36,6 +36,8 @@ export interface SpringInput {
   archTop: Estimate;
   /** Sprung load, N. */
   load: Estimate;
+  /** Free arch as read on the bench, where a planned pack is known by its own and the difference counts; to the top face. */
+  freeArch?: Estimate;
   /** What else was read of this spring: checks it, and teaches its rate and its seat. */
   more?: MoreReadings;
   /** A leaf (never the main one) found broken in this pack, mm from the pin; it was broken when the readings were taken. */
@@ -66,6 +68,8 @@ export type Change =
       width: Estimate;
       eyeOffset: Estimate;
       used: boolean;
+      /** Its curve was told by the free arch of the whole pack, read as the old pack's is. */
+      byFreeArch?: boolean;
     }
   /** All leaves curved anew by a specialist, this much more camber over the main leaf's length. */
   | { kind: 'rearch'; camber: Estimate }
@@ -168,6 +172,7 @@ const PARTS: Record<string, string> = {
   chord: 'span of the free camber',
   height: 'height before the work',
   archTop: 'loaded arch',
+  freeArch: 'free arch on the bench',
   load: 'load on the spring',
 };
 

@@ -68,6 +68,7 @@ export class SideModel {
   private readonly calibrated: Calibrated | undefined;
   private readonly pivot: ShackleLinkage | undefined;
   private readonly baseLoad: number;
+  private readonly freeArch: number | undefined;
   private readonly builds = new Map<string, Build>();
 
   /**
@@ -84,6 +85,7 @@ export class SideModel {
       this.builds.set(key, { solver, solved: new Map(), guesses: solved });
     const spring = input.sides[side].spring;
     this.baseLoad = spring?.load ?? 0;
+    this.freeArch = spring?.freeArch;
     if (!input.pack || !spring) return;
     const main = input.pack.leaves[0];
     if (!main) throw new CoreError('bad-input', 'pack.leaves', 'a pack needs at least one leaf');
@@ -117,7 +119,7 @@ export class SideModel {
   }
 
   private packAfter(changes: readonly DrawnChange[]): Pack | undefined {
-    return this.calibrated && builtPack(this.calibrated.pack, changes);
+    return this.calibrated && builtPack(this.calibrated.pack, changes, this.freeArch);
   }
 
   private buildOf(changes: readonly DrawnChange[], pack: Pack): Build {

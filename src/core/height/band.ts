@@ -89,7 +89,7 @@ function coarseShift(input: AxleInput, side: Side, states: readonly StatePredict
 }
 
 /** Inputs that may lie on either side of zero; every other one is never drawn below it. */
-const SIGNED = /(archTop|camber|departure|eyeOffset|offset|extraMass)$/;
+const SIGNED = /(archTop|freeArch|camber|departure|eyeOffset|offset|extraMass)$/;
 
 /** One outcome per load state: what the tape would say after the work (or the change without a before height). */
 function sample(

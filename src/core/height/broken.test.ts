@@ -42,3 +42,23 @@ test('a break far out costs less than one at the clamp', () => {
   expect(cost(120)).toBeGreaterThan(cost(500));
   expect(cost(500)).toBeGreaterThan(0);
 });
+
+test.each<[string, Partial<Sheet>, RegExp]>([
+  [
+    'a broken main leaf, placed',
+    { broken: [{ side: 'left', leafId: 'a', end: 'rear', at: 40 }] },
+    /nothing locates the axle/,
+  ],
+  ['a broken main leaf, wherever', { brokenMain: ['left'] }, /nothing locates the axle/],
+  ['a leaf nobody said which', { brokenUnplaced: ['left'] }, /which one and where/],
+])(
+  '%s is not solved as if it were whole: that side is refused with the reason, the other stands',
+  (_, more, reason) => {
+    const { input, refused } = assemble({ ...flatbedSheet(), ...more });
+    expect(refused).toEqual([{ side: 'left', reason: expect.stringMatching(reason) as string }]);
+    expect(input.changes.some((c) => c.kind === 'mendLeaf')).toBe(false);
+    const { sides } = finish(predictCentral(input, false));
+    expect(sides.left).toBeNull();
+    expect(sides.right!.states[0]!.ledger.at(-1)).toBeDefined();
+  },
+);

@@ -7,6 +7,7 @@ import {
   type Leaf,
   type Pack,
 } from '../leafpack/pack';
+import { curvatureOfArch } from '../leafpack/eyes';
 import { SPRING_STEEL_E } from '../material/steel';
 import { mainLeafAboveHub, type Stack } from '../stack/stack';
 import { type AxleInput, type Change, type Drawn } from './axleInput';
@@ -30,8 +31,13 @@ export function whole(leaf: Leaf): Leaf {
 
 export const mends = (changes: readonly DrawnChange[]): boolean => changes.some((c) => c.kind === 'mendLeaf');
 
-/** Leaves of a pack that takes the place of the old one; every one over its own length. */
-function replaced(pack: Pack, change: Extract<DrawnChange, { kind: 'pack' }>): Pack {
+/**
+ * Leaves of a pack that takes the place of the old one; every one over its own length. Where the free arch of both packs was read
+ * on the same terms their difference counts: what the old one's readings say against its own free arch, in curve and in rate, is
+ * taken to hold for the new one as well, so that the same pack by its free arch changes nothing.
+ * @param freeArchTop of the old pack as read on the bench, mm; undefined when it was not
+ */
+function replaced(pack: Pack, change: Extract<DrawnChange, { kind: 'pack' }>, freeArchTop?: number): Pack {
   const main = change.leaves[0];
   if (!main) throw new CoreError('bad-input', 'changes.pack.leaves', 'a pack needs at least one leaf');
   const leaves = change.leaves.map((leaf): Leaf => {
@@ -39,6 +45,13 @@ function replaced(pack: Pack, change: Extract<DrawnChange, { kind: 'pack' }>): P
     const curvature = curvatureFromCamber(leaf.camber, leaf.chord);
     return { front, rear, width: change.width, thickness: leaf.thickness, curvature };
   });
+  const old = pack.leaves[0]!;
+  if (change.byFreeArch && freeArchTop !== undefined) {
+    const offset = (pack.eyeOffset.front + pack.eyeOffset.rear) / 2;
+    const read = curvatureOfArch(freeArchTop + old.thickness / 2, old.front + old.rear, offset);
+    const alike = leaves.map((leaf) => ({ ...leaf, curvature: leaf.curvature + old.curvature - read }));
+    return { ...pack, leaves: alike, eyeOffset: { front: change.eyeOffset, rear: change.eyeOffset } };
+  }
   // What readings taught of the old pack's rate says nothing of another one.
   return { ...pack, leaves, youngs: SPRING_STEEL_E, eyeOffset: { front: change.eyeOffset, rear: change.eyeOffset } };
 }
@@ -55,11 +68,16 @@ function rearched(leaves: readonly Leaf[], camber: number): Leaf[] {
 
 /**
  * The pack as some changes leave it.
- * @param pack calibrated, as it stands @throws CoreError `bad-input` when a change cannot be made to it
+ * @param pack calibrated, as it stands @param freeArchTop as read of it on the bench, mm; undefined when it was not
+ * @throws CoreError `bad-input` when a change cannot be made to it
  */
-export function builtPack(pack: Pack, changes: readonly DrawnChange[]): Pack {
+export function builtPack(pack: Pack, changes: readonly DrawnChange[], freeArchTop?: number): Pack {
   const swap = changes.findLast((c) => c.kind === 'pack');
-  let built = swap ? replaced(pack, swap) : mends(changes) ? { ...pack, leaves: pack.leaves.map(whole) } : pack;
+  let built = swap
+    ? replaced(pack, swap, freeArchTop)
+    : mends(changes)
+      ? { ...pack, leaves: pack.leaves.map(whole) }
+      : pack;
   const out = new Set(changes.flatMap((c) => (c.kind === 'removeLeaf' ? [c.leaf] : [])));
   if (out.size > 0) {
     const there = built.leaves;
@@ -126,10 +144,17 @@ export function builtStack(input: DrawnInput, changes: readonly DrawnChange[]): 
   return stack;
 }
 
-/** Part of a change's height that is leaf thickness in the stack, mm. */
-export const thicknessRise = (input: DrawnInput, change: DrawnChange): number =>
+/**
+ * The move of the spring over the axle with the block that goes with it; empty when the spring stays where it is. A block means
+ * the opposite over the axle and under it, so it belongs to the move, and every other change is counted on the moved spring.
+ */
+export const moveOf = (changes: readonly DrawnChange[]): readonly DrawnChange[] =>
+  changes.some((c) => c.kind === 'overAxle') ? changes.filter((c) => c.kind === 'overAxle' || c.kind === 'block') : [];
+
+/** Part of a change's height that is leaf thickness in the stack, mm. @param move what the change is counted on, see `moveOf` */
+export const thicknessRise = (input: DrawnInput, change: DrawnChange, move: readonly DrawnChange[] = []): number =>
   changesThickness(change)
-    ? mainLeafAboveHub(builtStack(input, [change])) - mainLeafAboveHub(builtStack(input, []))
+    ? mainLeafAboveHub(builtStack(input, [...move, change])) - mainLeafAboveHub(builtStack(input, move))
     : 0;
 
 /** Clamped thickness that the U-bolts span changes by this much, mm. Undefined when the spring changes places. */

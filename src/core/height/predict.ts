@@ -7,10 +7,10 @@ import { COARSE } from '../leafpack/half';
 import { packLife } from '../leafpack/stress';
 import { type Fineness, type PackSolver } from '../leafpack/solve';
 import { GRAVITY } from '../material/steel';
-import { droopTravel, type Droop } from '../travel/droop';
+import { hubTravel, type HubTravel } from '../travel/hubTravel';
 import { CORE_VERSION } from '../version';
 import { draw, estimatesOf, type AxleInput, type Side, SIDES } from './axleInput';
-import { builtDepth, changesPack, changesThickness, clampGrowth, thicknessRise } from './built';
+import { builtDepth, changesPack, changesThickness, clampGrowth, moveOf, thicknessRise } from './built';
 import { SideModel, sideRate, type DrawnChange, type DrawnInput, type SideState } from './axleModel';
 import { elevationOf, type Elevation } from './elevation';
 import { type Estimate } from './estimate';
@@ -47,7 +47,10 @@ export interface SpringFigures {
   frequency: number | null;
   shackleAngle: number;
   load: number;
+  /** Largest working stress of each leaf, outside the seat, MPa. */
   peakStress: number[];
+  /** What the clamp bends into each leaf within the seat, MPa. Not in predictions of older cores. */
+  clampStress?: number[];
   /** Half-width of the friction band on height, mm. */
   frictionHeight: number;
   elevation: Elevation;
@@ -100,10 +103,10 @@ export interface SidePrediction {
   fit: SpringFit | null;
   /** Why no spring comes near all of its readings, if so. */
   unfit: string | null;
-  /** Handbook estimate of the same change; null without a spring. */
-  handbook: { rateBefore: number; rateAfter: number; change: number } | null;
-  /** Travel from ride height to hanging wheels, mm; null where it cannot be told. Not in predictions of older cores. */
-  droop?: Droop | null;
+  /** Handbook estimate of the same change; null without a spring. `change` is null where the rule has nothing on what is planned. */
+  handbook: { rateBefore: number; rateAfter: number; change: number | null } | null;
+  /** Where the hub stands today, as planned and hanging. Not in predictions of older cores. */
+  travel?: HubTravel | null;
   /** Assembled arch on the bench without load, bolted only at the seat, mm. */
   assembled: { before: number; after: number } | null;
 }
@@ -137,7 +140,7 @@ export const extraLoads = (drawn: DrawnInput, count: number): number[] =>
   drawn.states.slice(0, count).map((state) => (state.extraMass * GRAVITY) / 2);
 
 interface Rises {
-  /** Height change of each change alone on the measured base, mm. */
+  /** Height change of each change alone on the measured base, mm; with a move over the axle, on the moved spring. */
   alone: number[];
   /** Part of `alone` that is leaf thickness in the stack. */
   thickness: number[];
@@ -149,9 +152,14 @@ interface Rises {
 function rises(drawn: DrawnInput, model: SideModel, count: number): Rises {
   const extras = extraLoads(drawn, count);
   const base = model.state([], 0).rise;
+  const move = moveOf(drawn.changes);
+  const moved = move.length > 0 ? model.state(move, 0).rise : base;
   return {
-    alone: drawn.changes.map((change) => model.state([change], 0).rise - base),
-    thickness: drawn.changes.map((change) => thicknessRise(drawn, change)),
+    alone: drawn.changes.map((change) => {
+      if (move.includes(change)) return change.kind === 'overAxle' ? moved - base : 0;
+      return model.state([...move, change], 0).rise - moved;
+    }),
+    thickness: drawn.changes.map((change) => thicknessRise(drawn, change, move)),
     load: extras.map((extra) => (extra === 0 ? 0 : model.state([], extra).rise - base)),
     total: extras.map((extra) => model.state(drawn.changes, extra).rise - base),
   };
@@ -176,11 +184,14 @@ function linesOf(drawn: DrawnInput, side: Side, r: Rises, state: number): Ledger
     lines.push({ kind, label, value, half90: 0 });
   const height = drawn.sides[side].height;
   if (height !== null) push('measured', 'measured, as it stands', height);
+  const move = moveOf(drawn.changes);
   drawn.changes.forEach((change, i) => {
+    if (move.length > 0 && change.kind === 'block') return;
     const thickness = r.thickness[i]!;
     const line = LINE[change.kind];
     if (line.thickness) push('leafThickness', line.thickness, thickness);
-    push(line.kind, line.label, r.alone[i]! - thickness);
+    const withBlock = change.kind === 'overAxle' && move.length > 1 ? ', with its block' : '';
+    push(line.kind, line.label + withBlock, r.alone[i]! - thickness);
   });
   if (state > 0) push('load', `load: ${drawn.states[state]!.name}`, r.load[state]!);
   const sum = r.alone.reduce((s, v) => s + v, 0) + r.load[state]!;
@@ -288,6 +299,7 @@ function* predictSide(
       shackleAngle: state.shackleAngle ?? 0,
       load,
       peakStress: solver.peakStress(state.forces, state.shape),
+      clampStress: solver.clampStress(),
       frictionHeight: solver.frictionHalfBand(state.forces, state.shape, rate) / rate,
       elevation: elevationOf(s)!,
       life: ranked ? lifeOf(changes, load) : null,
@@ -324,7 +336,7 @@ function* predictSide(
     curve: curveOf(drawn, model, side),
     fit: null,
     unfit: null,
-    droop: droopTravel(model, drawn, side),
+    travel: hubTravel(model, drawn, side),
     ...besideModel(drawn, model, predicted[0]!),
   };
 }
@@ -377,15 +389,19 @@ function besideModel(
   const built = estimate(after.solver);
   const load = before.load;
   const archChange = built.freeArch - load / built.rate - (old.freeArch - load / old.rate);
+  const move = moveOf(drawn.changes);
   const stack = drawn.changes.reduce((sum, change) => {
-    if (changesThickness(change)) return sum + thicknessRise(drawn, change);
+    if (changesThickness(change)) return sum + thicknessRise(drawn, change, move);
     if (changesPack(change)) return sum;
     const line = state.ledger.find((l) => l.kind === LINE[change.kind].kind);
     return sum + (line?.value ?? 0);
   }, 0);
   const otherPack = drawn.changes.some(changesPack);
+  // The rule knows leaves and loads: of the eyes' form, and of a break made good, it says nothing.
+  const silent = drawn.changes.some((c) => c.kind === 'eyes' || c.kind === 'mendLeaf');
+  const change = silent ? null : stack + (otherPack ? archChange : 0);
   return {
-    handbook: { rateBefore: old.rate, rateAfter: built.rate, change: stack + (otherPack ? archChange : 0) },
+    handbook: { rateBefore: old.rate, rateAfter: built.rate, change },
     assembled: { before: before.solver.onRollers(0).arch, after: after.solver.onRollers(0).arch },
   };
 }

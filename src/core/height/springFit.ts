@@ -156,6 +156,9 @@ export function taught(input: AxleInput, side: Side): Taught {
     sides: { ...input.sides, [side]: { ...input.sides[side], spring: { ...spring } } },
   };
   delete bare.sides[side].spring!.more;
+  const { freeArchTop } = spring.more;
+  if (freeArchTop && input.changes.some((c) => c.kind === 'pack' && c.byFreeArch))
+    bare.sides[side].spring!.freeArch = freeArchTop;
   let fit: SpringFit | null;
   try {
     fit = springFit(input, side);

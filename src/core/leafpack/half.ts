@@ -52,10 +52,17 @@ export interface ContactPoint {
   clip: boolean;
 }
 
-/** Bending stress along a leaf counted from the free leaf, MPa; tension in the top face positive. */
+/**
+ * Bending stress of one leaf counted from its free shape, MPa; tension in the top face positive. `stress` is what works where the
+ * leaf is free to bend, outside the inactive seat; `clamped` is what the seat bends into it, which stands still and is carried
+ * by the clamp. They are stresses of two kinds, each with a limit of its own.
+ */
 export interface StressLine {
+  /** mm from the pin, negative in front. */
   s: number[];
   stress: number[];
+  /** null where only the centre bolt holds the pack. */
+  clamped: number | null;
 }
 
 /** A shape in equilibrium with its end force. */
@@ -586,7 +593,7 @@ export class HalfPack {
 
   /**
    * Bending stress along every leaf in the present shape by statics: the moment of everything that acts further out,
-   * over the section; within the seat what the clamp bends.
+   * over the section. Apart from it what the clamp bends within the seat, E·t/2 times the change of curvature.
    */
   stress(force: EndForce): StressLine[] {
     this.measure();
@@ -613,21 +620,21 @@ export class HalfPack {
     );
   }
 
+  /** What the seat bends into a leaf, E·t/2 times its change of curvature, MPa; null without a seat. */
+  clampedStress(leaf: number): number | null {
+    const { curvature, thickness } = this.pack.leaves[leaf]!;
+    const bent = this.held === 0 ? 0 : 1 / (1 / this.held + this.depth[leaf]!);
+    return this.edge > 0 ? (this.pack.youngs * (curvature - bent) * thickness) / 2 : null;
+  }
+
   private stressOf(
     leaf: number,
     beam: Beam,
     points: readonly { x: number; y: number; u: number; fx: number; fy: number }[],
     couple: number,
   ): StressLine {
-    const { youngs } = this.pack;
     const body = this.pack.leaves[leaf]!;
-    const line: StressLine = { s: [], stress: [] };
-    if (this.edge > 0) {
-      const bent = this.held === 0 ? 0 : 1 / (1 / this.held + this.depth[leaf]!);
-      const clamped = (youngs * (body.curvature - bent) * body.thickness) / 2;
-      line.s.push(0, this.edge);
-      line.stress.push(clamped, clamped);
-    }
+    const line: StressLine = { s: [], stress: [], clamped: this.clampedStress(leaf) };
     const at = (u: number, x: number, y: number, thick: number) => {
       let moment = couple;
       for (const p of points) if (p.u > u + 1e-9) moment += (p.y - y) * p.fx - (p.x - x) * p.fy;

@@ -328,12 +328,18 @@ export class PackSolver {
     return this.front.stress(ends.front).map((front, i) => ({
       s: [...front.s.map((s) => -s).reverse(), ...rear[i]!.s],
       stress: [...front.stress.toReversed(), ...rear[i]!.stress],
+      clamped: rear[i]!.clamped,
     }));
   }
 
-  /** Largest bending stress of each leaf, MPa, from the free leaf, nip included. */
+  /** Largest working stress of each leaf outside the seat, MPa, from the free leaf, nip included. */
   peakStress(forces: EyeForces, shape: PackShape): number[] {
     return this.stressLines(forces, shape).map(({ stress }) => max(...stress.map(abs)));
+  }
+
+  /** What the seat bends into each leaf, MPa; 0 where only the centre bolt holds the pack. Hangs on no load. */
+  clampStress(): number[] {
+    return this.pack.leaves.map((_, i) => this.rear.clampedStress(i) ?? 0);
   }
 
   /**

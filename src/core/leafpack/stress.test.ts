@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { SPRING_STEEL_E } from '../material/steel';
 import { nestedCurvatures, type Leaf, type Pack } from './pack';
 import { PackSolver, rollerForces } from './solve';
-import { ENDLESS, lifeBand, packLife, stressBudget } from './stress';
+import { ENDLESS, lifeBand, packLife, stressBudget, stressVerdict } from './stress';
 
 const packOf = (leaves: readonly Leaf[], clips?: Pack['clips']): Pack => ({
   leaves,
@@ -22,7 +22,7 @@ const leaves = curvatures.map((curvature, i): Leaf => ({
 }));
 
 test('the budget finds the place of the peak and its share of both limits', () => {
-  const [budget] = stressBudget([{ s: [-10, 0, 10], stress: [300, -500, 400] }]);
+  const [budget] = stressBudget([{ s: [-10, 0, 10], stress: [300, -500, 400], clamped: null }]);
   expect(budget).toMatchObject({ peak: -500, at: 0 });
   expect(budget!.ofStatic).toBeCloseTo(500 / 600, 9);
   expect(budget!.ofBump).toBeCloseTo(0.5, 9);
@@ -106,6 +106,66 @@ test('a liner, a tip pad and a spacer move the leaves apart as thick as they are
   expect(() => new PackSolver(packOf([{ ...leaves[0]!, broken: { end: 'rear', at: 200 } }]))).toThrow(
     /broken main leaf/,
   );
+});
+
+/** The pack above under U-bolts that hold it flat over 120 mm. */
+const seated = (shape: 'flat' | 'concentric' = 'flat') =>
+  new PackSolver({ ...packOf(leaves), clamp: { kind: 'seat', length: 120, shape } });
+const linesAt = (solver: PackSolver, load: number) => {
+  const shape = solver.onRollers(load);
+  return solver.stressLines(rollerForces(load, shape), shape);
+};
+
+test('what the clamp flattens stands apart from what works: it hangs on no load and is found nowhere along the working line', () => {
+  const [light, heavy] = [linesAt(seated(), 1000), linesAt(seated(), 4000)];
+  // E t/2R of each leaf flattened over the seat.
+  light.forEach(({ clamped }, i) => expect(clamped).toBeCloseTo((SPRING_STEEL_E * 8 * curvatures[i]!) / 2, 6));
+  expect(heavy.map((l) => l.clamped)).toEqual(light.map((l) => l.clamped));
+  for (const { s } of heavy) expect(Math.min(...s.map(Math.abs))).toBeGreaterThanOrEqual(60 - 1e-9);
+  expect(linesAt(new PackSolver(packOf(leaves)), 1000).every((l) => l.clamped === null)).toBe(true);
+});
+
+test('life is that of one place in both states: a scan of the same places finds none shorter, and none is endless that cracks', () => {
+  const solver = seated();
+  const [light, heavy] = [linesAt(solver, 3500), linesAt(solver, 6000)];
+  const life = packLife(light, heavy);
+  let least = ENDLESS;
+  heavy.forEach(({ s, stress }, leaf) =>
+    s.forEach((at, k) => {
+      const { s: other, stress: value } = light[leaf]!;
+      const j = Math.max(
+        1,
+        other.findIndex((v) => v >= at),
+      );
+      const share = (at - other[j - 1]!) / (other[j]! - other[j - 1]! || 1);
+      least = Math.min(least, lifeBand(value[j - 1]! + share * (value[j]! - value[j - 1]!), stress[k]!).least);
+    }),
+  );
+  expect(life.least / least).toBeCloseTo(1, 2);
+  // A pack that hardly swings does not wear out, however hard its clamp flattens it.
+  expect(packLife(linesAt(solver, 3000), linesAt(solver, 3010)).least).toBe(ENDLESS);
+});
+
+test('stress has one verdict, each kind against its own limit', () => {
+  expect(stressVerdict([])).toBeNull();
+  expect(stressVerdict([{ working: [400, -590], clamped: [900] }])).toMatchObject({
+    verdict: 'fits',
+    kind: 'working',
+    leaf: 1,
+  });
+  expect(stressVerdict([{ working: [400] }, { working: [-690, 300] }])).toMatchObject({
+    verdict: 'does not fit',
+    value: 690,
+    limit: 600,
+    leaf: 0,
+    text: expect.stringContaining('will not last') as string,
+  });
+  // What would be too much for a standing load is none for a clamp.
+  expect(stressVerdict([{ working: [400], clamped: [900] }])!.verdict).toBe('fits');
+  expect(stressVerdict([{ working: [400], clamped: [1300] }])).toMatchObject({
+    verdict: 'does not fit',
+    kind: 'clamped',
+  });
 });
 
 test('a pack lives as long as its worst leaf, and longer with a smaller swing', () => {

@@ -70,19 +70,79 @@ export function lifeBand(low: number, high: number): LifeBand {
 /** Stress of a line at a place, MPa. */
 function stressAt({ s, stress }: StressLine, at: number): number {
   const k = s.findIndex((v) => v >= at);
-  if (k <= 0) return stress[Math.max(0, k)] ?? 0;
+  if (k <= 0) return stress[k === 0 ? 0 : stress.length - 1] ?? 0;
   const share = (at - s[k - 1]!) / (s[k]! - s[k - 1]! || 1);
   return stress[k - 1]! + share * (stress[k]! - stress[k - 1]!);
 }
 
 /**
- * Indicative life of a pack that swings between two states: of the place, on any leaf, that is stressed most in the
- * heavier one. @param light @param heavy stress lines of the same pack
+ * Indicative life of a pack that swings between two states: every place of every leaf outside the seat is looked at in both, and
+ * the one that lasts least counts. @param light @param heavy stress lines of the same pack
  */
 export function packLife(light: readonly StressLine[], heavy: readonly StressLine[]): LifeBand & { leaf: number } {
-  const lives = stressBudget(heavy).map(({ peak, at }, leaf) => ({
-    leaf,
-    ...lifeBand(stressAt(light[leaf]!, at), peak),
-  }));
-  return lives.reduce((worst, life) => (life.least < worst.least ? life : worst));
+  let worst: LifeBand & { leaf: number } = { leaf: 0, least: ENDLESS, most: ENDLESS };
+  heavy.forEach(({ s, stress }, leaf) => {
+    s.forEach((at, k) => {
+      const life = lifeBand(stressAt(light[leaf]!, at), stress[k]!);
+      if (life.least < worst.least || (life.least === worst.least && life.most < worst.most)) worst = { leaf, ...life };
+    });
+  });
+  return worst;
+}
+
+/** Largest stresses of each leaf of a pack in one standing state, MPa, by kind. */
+export interface StandingStress {
+  /** Outside the seat: what works. */
+  working: readonly number[];
+  /** Within the seat: what the clamp bends, static and carried by it. Absent in records of older cores. */
+  clamped?: readonly number[];
+}
+
+/** Whether a standing load overstresses a pack: the one verdict, wherever stress is told. */
+export interface StressVerdict {
+  verdict: 'fits' | 'does not fit';
+  /** The figure nearest to (or furthest past) its own limit. */
+  kind: 'working' | 'clamped';
+  /** MPa. */
+  value: number;
+  limit: number;
+  /** 0 = main leaf. */
+  leaf: number;
+  /** What is so, and what to do about it. */
+  text: string;
+}
+
+/** Where the limits come from, to stand beside them. */
+export const STRESS_SOURCE = 'SAE HS-788, from memory';
+
+/**
+ * Stress of a pack against the limit of its own kind in all states it stands in: working stress against the limit of a standing
+ * load, flattening in the clamp against yield. Null without a state.
+ */
+export function stressVerdict(states: readonly StandingStress[]): StressVerdict | null {
+  let worst: Omit<StressVerdict, 'verdict' | 'text'> | null = null;
+  for (const { working, clamped = [] } of states)
+    for (const [kind, values, limit] of [
+      ['working', working, SPRING_STEEL_LIMITS.static],
+      ['clamped', clamped, SPRING_STEEL_LIMITS.yield],
+    ] as const)
+      values.forEach((signed, leaf) => {
+        const value = abs(signed);
+        if (!worst || value / limit > worst.value / worst.limit) worst = { kind, value, limit, leaf };
+      });
+  const found = worst as Omit<StressVerdict, 'verdict' | 'text'> | null;
+  if (!found) return null;
+  const { kind, value, limit, leaf } = found;
+  const figures = `${value.toFixed(0)} of ${limit} MPa, leaf ${leaf + 1}`;
+  if (value <= limit)
+    return {
+      ...found,
+      verdict: 'fits',
+      text: `${figures}: within the limit of a ${kind === 'working' ? 'standing load' : 'clamped leaf'}`,
+    };
+  const text =
+    kind === 'working'
+      ? `${figures}: more than a standing load should do to a leaf; it will not last. Another leaf, more leaves or less lift`
+      : `${figures}: the clamp bends this leaf past its yield; it will set. A flatter leaf`;
+  return { ...found, verdict: 'does not fit', text };
 }

@@ -12,7 +12,8 @@ export const leafInertia = (width: number, thickness: number): number => (width 
 
 /**
  * Limits of hardened and tempered spring steel at 388 to 461 HB, MPa: a standing load about half of yield, full bump near
- * 1,000 to 1,100 for shot-peened leaves, the lower taken (SAE HS-788 leaf spring manual, from memory); tensile strength
- * at the lower hardness, about 3.4 times HB (from memory).
+ * 1,000 to 1,100 for shot-peened leaves, the lower taken (SAE HS-788 leaf spring manual, from memory); yield twice the standing
+ * limit, what a clamp may flatten a leaf to without setting it; tensile strength at the lower hardness, about 3.4 times HB
+ * (from memory).
  */
-export const SPRING_STEEL_LIMITS = { static: 600, bump: 1000, tensile: 1320 } as const;
+export const SPRING_STEEL_LIMITS = { static: 600, bump: 1000, yield: 1200, tensile: 1320 } as const;

@@ -10,10 +10,19 @@ import {
 import { type Estimate } from '../height/estimate';
 import { fuelDiffers } from '../height/compare';
 import { springLoads } from '../height/load';
-import { chordUnderCamber } from '../leafpack/pack';
 import { GRAVITY } from '../material/steel';
 import { ASSUMED, AXLE_CLASSES, POINT_IDS, POINTS, type PointId, type Point } from './points';
 import { eyeOffset } from '../leafpack/eyes';
+import {
+  blockEstimate,
+  eyesEstimate,
+  leafEstimates,
+  newEyesEstimate,
+  perchEstimate,
+  rearchEstimate,
+  shackleEstimate,
+  widthEstimate,
+} from './partEstimates';
 import {
   extraAxleMass,
   readingAt,
@@ -35,6 +44,8 @@ export interface Assembled {
   input: AxleInput;
   /** Minimal readings that a spring model still lacks; empty once it can be solved. */
   missing: Missing[];
+  /** Sides whose spring cannot be solved whatever is read, and why. */
+  refused: { side: Side; reason: string }[];
 }
 
 /** 90 % half-width of a reading: the point's own, or that of a load by how it was come by. */
@@ -70,14 +81,20 @@ export function assemble(sheet: Sheet): Assembled {
   };
 
   const pack = assemblePack(sheet, need, or);
+  const refused = SIDES.flatMap((side) => {
+    const reason = unsolvable(sheet, side);
+    return reason ? [{ side, reason }] : [];
+  });
   const springs = assembleSprings(sheet, read, missing);
   const heights = SIDES.map((side) => find({ point: 'hubToLip', side }));
   const exposed = read({ point: 'uboltExposed' });
   const pitch = read({ point: 'uboltPitch' });
   const order = (m: Missing) => POINT_IDS.indexOf(m.point);
   missing.sort((p, q) => order(p) - order(q));
+  const solvable = (side: Side) => pack !== null && !refused.some((r) => r.side === side);
   return {
     missing,
+    refused,
     input: {
       schemaVersion: 1,
       arrangement: sheet.axle.arrangement,
@@ -91,8 +108,14 @@ export function assemble(sheet: Sheet): Assembled {
         angle: or({ point: 'shackleAngle' }, ASSUMED.shackleAngle),
       },
       sides: {
-        left: { height: read({ point: 'hubToLip', side: 'left' }) ?? null, spring: pack ? springs.left : null },
-        right: { height: read({ point: 'hubToLip', side: 'right' }) ?? null, spring: pack ? springs.right : null },
+        left: {
+          height: read({ point: 'hubToLip', side: 'left' }) ?? null,
+          spring: solvable('left') ? springs.left : null,
+        },
+        right: {
+          height: read({ point: 'hubToLip', side: 'right' }) ?? null,
+          spring: solvable('right') ? springs.right : null,
+        },
       },
       tyreRate: or({ point: 'tyreRate' }, ASSUMED.tyreRate),
       ubolt:
@@ -106,7 +129,8 @@ export function assemble(sheet: Sheet): Assembled {
           : null,
       centreBolt: { ...ASSUMED.centreBolt, origin: 'assumed' },
       changes: [
-        ...(sheet.broken?.length && !sheet.changes.some((c) => c.kind === 'pack')
+        ...(sheet.broken?.some((b) => sheet.leafIds.indexOf(b.leafId) > 0) &&
+        !sheet.changes.some((c) => c.kind === 'pack')
           ? [{ kind: 'mendLeaf' as const }]
           : []),
         ...sheet.changes.map((change) => plannedChange(change, pack, sheet)),
@@ -120,6 +144,16 @@ export function assemble(sheet: Sheet): Assembled {
       afterReading: TAPE,
     },
   };
+}
+
+/** Why the spring of a side cannot be solved as it stands; null when it can. */
+function unsolvable(sheet: Sheet, side: Side): string | null {
+  const main = sheet.leafIds[0];
+  if (sheet.brokenMain?.includes(side) || sheet.broken?.some((b) => b.side === side && b.leafId === main))
+    return `the main leaf on the ${side} is broken: nothing locates the axle there, and what was read of this spring says nothing of a whole one`;
+  if (sheet.brokenUnplaced?.includes(side))
+    return `a leaf on the ${side} is broken; show in Inspect which one and where, then it can be solved`;
+  return null;
 }
 
 /** No block is exactly 0; when nothing was said, none is assumed. */
@@ -262,58 +296,37 @@ function assembleLoads(sheet: Sheet, read: Read): Record<Side, Estimate> | null 
 function plannedChange(change: PlannedChange, pack: PackInput | null, sheet: Sheet): Change {
   switch (change.kind) {
     case 'block':
-      return { kind: 'block', height: blockOf(change.height) };
+      return { kind: 'block', height: blockEstimate(change.height, change.source ?? 'measured') };
     case 'shackle':
-      return { kind: 'shackle', length: measured(change.length, 1) };
+      return { kind: 'shackle', length: shackleEstimate(change.length, change.source ?? 'measured') };
     case 'overAxle':
-      return { kind: 'overAxle', perch: measured(change.height, 1) };
+      return { kind: 'overAxle', perch: perchEstimate(change.height) };
     case 'removeLeaf':
       return { kind: 'removeLeaf', leaf: change.leaf - 1 };
     case 'rearch':
-      return { kind: 'rearch', camber: measured(change.camber, ASSUMED.rearched) };
+      return { kind: 'rearch', camber: rearchEstimate(change.camber) };
     case 'eyes': {
       const bore = readingAt(sheet, { point: 'eyeBore' })?.value ?? ASSUMED.eyeBore.value;
       return {
         kind: 'eyes',
         form: change.form,
-        offset: measured(eyeOffset(change.form, bore, pack?.leaves[0]?.thickness.value ?? 0), 2),
+        offset: newEyesEstimate(eyeOffset(change.form, bore, pack?.leaves[0]?.thickness.value ?? 0)),
       };
     }
     case 'addLeaf':
-      return { kind: 'addLeaf', ...leafOf(change, change.source) };
+      return { kind: 'addLeaf', ...leafEstimates(change, change.source) };
     case 'pack': {
-      const { leaves, width, eyeForm, eyeBore, used, source } = change;
+      const { leaves, width, eyeForm, eyeBore, used, source, byFreeArch } = change;
       const offset = eyeOffset(eyeForm ?? 'upturned', eyeBore ?? ASSUMED.eyeBore.value, leaves[0]?.thickness ?? 0);
       const known = eyeForm !== null && eyeBore !== null;
       return {
         kind: 'pack',
-        leaves: leaves.map((leaf) => leafOf(leaf, source, leaf.camberKnown)),
-        width: { value: width, half90: 0.5, origin: source },
-        eyeOffset: {
-          value: offset,
-          half90: known ? 1 : ASSUMED.eyeBore.half90 / 2,
-          origin: known ? source : 'assumed',
-        },
+        leaves: leaves.map((leaf) => leafEstimates(leaf, source, leaf.camberKnown)),
+        width: widthEstimate(width, source),
+        eyeOffset: eyesEstimate(offset, known, source),
         used,
+        ...(byFreeArch && { byFreeArch }),
       };
     }
   }
-}
-
-/** Caliper and tape for a part in hand; a catalogue figure is wider, and a camber nobody measured wider still. */
-function leafOf(
-  leaf: { front: number; rear: number; thickness: number; camber: number },
-  source: 'measured' | 'catalogue',
-  camberKnown = true,
-) {
-  const inHand = source === 'measured';
-  const of = (value: number, half90: number): Estimate => ({ value, half90, origin: source });
-  const camber = inHand && camberKnown ? ASSUMED.camberString : ASSUMED.camberCatalogue;
-  return {
-    front: of(leaf.front, 3),
-    rear: of(leaf.rear, 3),
-    thickness: of(leaf.thickness, inHand ? 0.15 : 0.3),
-    camber: { ...of(leaf.camber, camber), ...(!camberKnown && { origin: 'assumed' as const }) },
-    chord: of(chordUnderCamber(leaf.front + leaf.rear, leaf.camber), 5),
-  };
 }

@@ -1,5 +1,5 @@
 import { type FieldRule } from '../units/parse';
-import { lengthRule, massRule } from '../units/rules';
+import { lengthRule, massRule, THREAD_RULE } from '../units/rules';
 
 /** Where a person stands while reading: the order of walking round a vehicle. */
 export const PLACES = [
@@ -259,6 +259,20 @@ export const POINTS = {
     0.2,
   ),
   padHole: point('stack', 'Perch hole', 'Hole in perch or block that takes the dowel.', lengthRule(5, 60, 18), 0.2),
+  plateThickness: point(
+    'stack',
+    'Spring plate thickness',
+    'Plate that the U-bolt legs pass through, at the nut’s own face.',
+    lengthRule(2, 60, 9),
+    0.5,
+  ),
+  uboltThread: point(
+    'ubolts',
+    'U-bolt thread',
+    'Its name by thread gauge and caliper: M12 x 1.25, 1/2-20.',
+    THREAD_RULE,
+    0,
+  ),
   uboltExposed: point(
     'ubolts',
     'Thread showing',
@@ -271,7 +285,7 @@ export const POINTS = {
     'ubolts',
     'Thread pitch',
     'Pitch gauge. For threads per inch type 1/20 in.',
-    lengthRule(0.5, 4, 1.5),
+    { ...lengthRule(0.5, 4, 1.5), keepsUnit: true },
     0,
     { minimal: true },
   ),
@@ -340,6 +354,9 @@ export const ASSUMED = {
   payloadShare: 0.1,
   leafThicknessWorn: 0.3,
   uboltNut: 14,
+  /** Spring plate and washer, where nobody measured them: only for the size of a U-bolt to order. */
+  plate: { value: 10, half90: 4 },
+  washer: { value: 3, half90: 1 },
   centreBolt: { nutHeight: 8, pitch: 1.5 },
   camberCatalogue: 15,
   /** A specialist’s re-arching comes out at the wanted camber within this, mm. Assumed. */

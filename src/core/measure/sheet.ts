@@ -3,6 +3,7 @@ import { axleShares } from '../height/load';
 import { type Side } from '../height/axleInput';
 import { type AxleClass, type PointId } from './points';
 import { type EyeForm } from '../leafpack/eyes';
+import { type PartSource } from './partEstimates';
 
 export type Phase = 'before' | 'after';
 
@@ -54,7 +55,7 @@ export type PlannedChange =
       rear: number;
       thickness: number;
       camber: number;
-      source: 'measured' | 'catalogue';
+      source: PartSource;
     }
   /** `leaf` counts from the main leaf, 1. */
   | { kind: 'removeLeaf'; leaf: number }
@@ -65,12 +66,14 @@ export type PlannedChange =
       eyeForm: EyeForm | null;
       eyeBore: number | null;
       used: boolean;
-      source: 'measured' | 'catalogue';
+      source: PartSource;
+      /** Its curve is told by the free arch of the whole pack, read as the old pack's was. */
+      byFreeArch?: boolean;
     }
   | { kind: 'rearch'; camber: number }
   | { kind: 'eyes'; form: EyeForm }
-  | { kind: 'block'; height: number }
-  | { kind: 'shackle'; length: number }
+  | { kind: 'block'; height: number; source?: PartSource }
+  | { kind: 'shackle'; length: number; source?: PartSource }
   | { kind: 'overAxle'; height: number };
 
 export interface PressPoint {
@@ -94,6 +97,10 @@ export interface Sheet {
   press?: readonly { side: Side; points: readonly PressPoint[] }[];
   /** Leaves found broken, mm from the pin; a plan makes them good. */
   broken?: readonly { side: Side; leafId: string; end: 'front' | 'rear'; at: number }[];
+  /** Sides whose main leaf is broken, wherever. */
+  brokenMain?: readonly Side[];
+  /** Sides with a broken leaf of which nobody said which or where. */
+  brokenUnplaced?: readonly Side[];
 }
 
 export interface Lookup {

@@ -1,5 +1,5 @@
 import { type FieldRule } from '../units/parse';
-import { lengthRule } from '../units/rules';
+import { lengthRule, THREAD_RULE } from '../units/rules';
 
 /** What one dimension of a part is called and may be. Lengths mm, angles rad, rates N/mm. */
 export interface PartDimension {
@@ -16,8 +16,8 @@ export const PART_DIMENSIONS = {
     hint: 'assembled, lying free: eye line to the main leaf’s top face at the pin',
   },
   eyeBore: { name: 'eye bore', rule: lengthRule(6, 120, 35) },
-  boltFront: { name: 'front eye bolt', rule: lengthRule(5, 60, 14) },
-  boltRear: { name: 'rear eye bolt', rule: lengthRule(5, 60, 14) },
+  boltFront: { name: 'front eye bolt', rule: THREAD_RULE },
+  boltRear: { name: 'rear eye bolt', rule: THREAD_RULE },
   centreHole: { name: 'centre hole', rule: lengthRule(4, 40, 10) },
   rate: {
     name: 'rate',
@@ -33,15 +33,14 @@ export const PART_DIMENSIONS = {
     rule: { dimension: 'angle', unit: 'deg', min: 0.003, max: 0.3, expected: 0.05 },
   },
   betweenBolts: { name: 'bolt to bolt', rule: lengthRule(20, 400, 105) },
-  bolt: { name: 'bolt', rule: lengthRule(4, 50, 14) },
+  bolt: { name: 'bolt', rule: THREAD_RULE },
   insideWidth: { name: 'inside width', rule: lengthRule(8, 400, 70) },
   outside: { name: 'outside diameter', rule: lengthRule(6, 150, 36) },
   bore: { name: 'bore', rule: lengthRule(4, 100, 15) },
   freeLength: { name: 'free length', rule: lengthRule(10, 900, 90) },
   closedLength: { name: 'closed length', rule: lengthRule(100, 1200, 320), hint: 'between mounts' },
   openLength: { name: 'open length', rule: lengthRule(120, 1800, 500), hint: 'between mounts' },
-  thread: { name: 'thread', rule: lengthRule(4, 45, 14) },
-  pitch: { name: 'pitch', rule: lengthRule(0.4, 6, 1.75) },
+  thread: { name: 'thread', rule: THREAD_RULE, hint: 'its name: M12, M12 x 1.25, 1/2-13, 1/2-20 UNF' },
   threadLength: { name: 'threaded length', rule: lengthRule(5, 300, 70) },
   legLength: { name: 'leg inside the bend', rule: lengthRule(30, 800, 190) },
   headWidth: { name: 'head across', rule: lengthRule(4, 60, 15), hint: 'the round head that is the dowel' },
@@ -175,7 +174,7 @@ export const PART_KINDS = {
     name: 'U-bolt',
     plural: 'U-bolts',
     leaves: 'none',
-    dimensions: ['thread', 'pitch', 'insideWidth', 'legLength', 'threadLength'],
+    dimensions: ['thread', 'insideWidth', 'legLength', 'threadLength'],
     forms: [
       { id: 'round', name: 'round bend' },
       { id: 'square', name: 'square bend' },
@@ -186,7 +185,7 @@ export const PART_KINDS = {
     name: 'centre bolt',
     plural: 'centre bolts',
     leaves: 'none',
-    dimensions: ['thread', 'pitch', 'length', 'threadLength', 'headWidth', 'headHeight'],
+    dimensions: ['thread', 'length', 'threadLength', 'headWidth', 'headHeight'],
     forms: [],
   },
   clip: {

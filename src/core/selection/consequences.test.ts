@@ -7,12 +7,14 @@ import {
   type ConsequenceId,
   type Surroundings,
 } from './consequences';
+import { stressVerdict } from '../leafpack/stress';
+import { hubDrop } from '../travel/hubTravel';
 import { type Candidate } from './generate';
 import { type CandidateState, type Ranked } from './search';
 
 const state = (more: Partial<CandidateState> = {}): CandidateState => ({
   ...{ id: 'today', change: 40, after: 560, rate: 60, rateShare: 0.2, frequency: 1.5, frequencyBefore: 1.4 },
-  ...{ smallBump: 80, smallBumpBefore: 70, stress: 500, stressBefore: 480, noseUp: 0 },
+  ...{ smallBump: 80, smallBumpBefore: 70, standing: { working: [500] }, stress: 500, stressBefore: 480, noseUp: 0 },
   ...more,
 });
 const ranked = (more: Partial<Ranked> = {}, candidate: Partial<Candidate> = {}): Ranked => ({
@@ -20,13 +22,24 @@ const ranked = (more: Partial<Ranked> = {}, candidate: Partial<Candidate> = {}):
     ...{ id: 'x', name: 'x', ways: ['leafAdded'], changes: [], sources: [], parts: [], made: [], rating: null },
     ...candidate,
   },
-  ...{ states: [state()], miss: 0, score: 0, off: 0, ubolt: 'fits', stressed: 'fits', price: 10, days: 0 },
+  ...{
+    states: [state()],
+    miss: 0,
+    score: 0,
+    off: 0,
+    ubolt: 'fits',
+    uboltOrder: null,
+    uboltPart: null,
+    stressed: stressVerdict([{ working: [500] }])!,
+    price: 10,
+    days: 0,
+  },
   ...more,
 });
 const around = (more: Partial<Surroundings> = {}): Surroundings => ({
   ...{
     survey: [],
-    droop: 120,
+    travel: { today: hubDrop(0), planned: hubDrop(40), droopToday: hubDrop(80), droopPlanned: hubDrop(120) },
     answer: () => 'notChecked',
     steered: false,
     driven: true,
@@ -54,7 +67,7 @@ test.each<[string, Ranked, Surroundings, ConsequenceId, string]>([
   ['a height that hardly changes', ranked({ states: [state({ change: 2 })] }), around(), 'stop', 'fits'],
   ['a new place for the spring', ranked({ ubolt: 'new set' }), around(), 'threads', 'does not fit'],
   ['threads nobody measured', ranked({ ubolt: 'not checked' }), around(), 'threads', 'not checked'],
-  ['too much stress', ranked({ stressed: 'does not fit' }), around(), 'stress', 'does not fit'],
+  ['too much stress', ranked({ stressed: stressVerdict([{ working: [720] }])! }), around(), 'stress', 'does not fit'],
   ['a steered axle', ranked(), around({ steered: true }), 'steering', 'not checked'],
   ['an axle that is not driven', ranked(), around({ driven: false }), 'driveline', 'fits'],
   [

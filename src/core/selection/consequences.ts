@@ -1,6 +1,7 @@
 import { type Verdict } from '../fastener/ubolt';
 import { type Answer, type SafetyItem } from '../procedure/checks';
 import { type Arrangement } from '../stack/stack';
+import { type HubTravel } from '../travel/hubTravel';
 import { slackVerdicts, type SurveyAnswer } from '../travel/survey';
 import { type Ranked } from './search';
 
@@ -28,8 +29,8 @@ export interface Consequence {
 /** What is known of the vehicle besides its spring. */
 export interface Surroundings {
   survey: readonly SurveyAnswer[];
-  /** Droop with this candidate, mm; null while it is not solved. */
-  droop: number | null;
+  /** Where the hub goes with this candidate; null while it is not solved. */
+  travel: HubTravel | null;
   answer: (item: SafetyItem) => Answer;
   steered: boolean;
   driven: boolean;
@@ -77,14 +78,9 @@ export function consequencesOf(ranked: Ranked, around: Surroundings): Consequenc
           ? 'thread showing, threaded length or nut height is not measured'
           : 'the old U-bolts do not do: other legs',
     );
-  const worst = Math.max(...states.map((s) => s.stress));
-  say(
-    'stress',
-    stressed,
-    `${worst.toFixed(0)} MPa standing at most${stressed === 'fits' ? '' : ': more than a standing load should do to a leaf; it will not last'}`,
-  );
+  say('stress', stressed.verdict, stressed.text);
 
-  const lines = slackVerdicts(around.survey, around.droop).filter((line) => line.item !== 'levelSensor');
+  const lines = slackVerdicts(around.survey, around.travel).filter((line) => line.item !== 'levelSensor');
   const taut = lines.find((line) => line.verdict === 'does not fit');
   const unseen = lines.filter((line) => line.verdict === 'not checked').length;
   if (taut) say('slack', 'does not fit', 'a line is too short for the droop: see the slack survey in Measure');

@@ -1,7 +1,16 @@
 import { type AxleInput, type Change } from '../height/axleInput';
-import { type Estimate } from '../height/estimate';
 import { camberFromCurvature, chordUnderCamber, curvatureFromCamber, nestedCurvatures } from '../leafpack/pack';
 import { ASSUMED } from '../measure/points';
+import {
+  blockEstimate,
+  eyesEstimate,
+  leafEstimates,
+  newEyesEstimate,
+  perchEstimate,
+  rearchEstimate,
+  shackleEstimate,
+  widthEstimate,
+} from '../measure/partEstimates';
 import { curvatureOfArch, eyeOffset } from '../leafpack/eyes';
 import { type PartLeaf } from '../parts/kinds';
 import { refusal, type Limits, type StockPart, type Suiting } from './parts';
@@ -52,32 +61,6 @@ export interface Candidate {
 
 const PAIR = 2;
 
-const from = (value: number, half90: number, origin: Estimate['origin'] = 'catalogue'): Estimate => ({
-  value,
-  half90,
-  origin,
-});
-
-/** A leaf of a part as a change's leaf; in-hand parts are better known than a catalogue's. */
-function leafEstimates(
-  leaf: { front: number; rear: number; thickness: number },
-  camber: number,
-  known: boolean,
-  used: boolean,
-) {
-  return {
-    front: from(leaf.front, 3),
-    rear: from(leaf.rear, 3),
-    thickness: from(leaf.thickness, used ? 0.3 : 0.15),
-    camber: from(
-      camber,
-      known ? ASSUMED.camberCatalogue : 2 * ASSUMED.camberCatalogue,
-      known ? 'catalogue' : 'assumed',
-    ),
-    chord: from(chordUnderCamber(leaf.front + leaf.rear, camber), 5),
-  };
-}
-
 /** Free cambers of a pack: its own where measured, nested with the main leaf elsewhere; the main leaf's from the free arch. */
 export function packCambers(part: Pick<StockPart, 'leaves' | 'freeArch' | 'form' | 'eyeBore'>): number[] {
   const main = part.leaves[0]!;
@@ -119,7 +102,8 @@ const oneStep = ({ id, name, way, changes, part, made = [], rating = null }: Ste
   rating,
 });
 
-const taken = (part: StockPart, count: number): Taken => ({
+/** A part as a candidate takes it. */
+export const taken = (part: StockPart, count: number): Taken => ({
   id: part.id,
   name: part.name,
   count,
@@ -187,7 +171,7 @@ function leavesOf(parts: readonly StockPart[], axle: Suiting): Step[] {
           way: 'leafAdded',
           changes: part.leaves.map((leaf) => ({
             kind: 'addLeaf',
-            ...leafEstimates(leaf, leaf.camber!, true, part.used),
+            ...leafEstimates({ ...leaf, camber: leaf.camber! }, 'catalogue'),
           })),
           part,
         },
@@ -204,7 +188,12 @@ function leavesOf(parts: readonly StockPart[], axle: Suiting): Step[] {
               id: `donorLeaf:${part.id}:${k + 1}`,
               name: `leaf ${k + 2} of ${part.name}`,
               way: 'donorLeaf',
-              changes: [{ kind: 'addLeaf', ...leafEstimates(leaf, cambers[k + 1]!, leaf.camber !== null, part.used) }],
+              changes: [
+                {
+                  kind: 'addLeaf',
+                  ...leafEstimates({ ...leaf, camber: cambers[k + 1]! }, 'catalogue', leaf.camber !== null),
+                },
+              ],
               part,
             },
           ],
@@ -228,7 +217,7 @@ function madeLeaves(input: AxleInput): Step[] {
           id: `make:${size.front}:${size.rear}:${size.thickness}:${camber}`,
           name: `leaf to be made, ${size.front + size.rear} x ${size.thickness}, camber ${camber}`,
           way: 'leafMade',
-          changes: [{ kind: 'addLeaf', ...leafEstimates(size, camber, true, false) }],
+          changes: [{ kind: 'addLeaf', ...leafEstimates({ ...size, camber }, 'catalogue') }],
           made: ['a leaf made by a spring maker'],
         };
       }),
@@ -243,7 +232,7 @@ const blocksOf = (parts: readonly StockPart[]): Step[] =>
       id: `block:${part.id}`,
       name: part.name,
       way: 'block',
-      changes: [{ kind: 'block', height: from(part.height!, 0.5) }],
+      changes: [{ kind: 'block', height: blockEstimate(part.height!, 'catalogue') }],
       part,
     }));
 
@@ -251,7 +240,7 @@ const blockOut = (): Step => ({
   id: 'blockOut',
   name: 'block taken out',
   way: 'blockOut',
-  changes: [{ kind: 'block', height: from(0, 0, 'measured') }],
+  changes: [{ kind: 'block', height: blockEstimate(0, 'measured') }],
 });
 
 const shacklesOf = (parts: readonly StockPart[], input: AxleInput): Step[] =>
@@ -261,7 +250,7 @@ const shacklesOf = (parts: readonly StockPart[], input: AxleInput): Step[] =>
       id: `shackle:${part.id}`,
       name: part.name,
       way: 'shackle',
-      changes: [{ kind: 'shackle', length: from(part.betweenBolts!, 0.5) }],
+      changes: [{ kind: 'shackle', length: shackleEstimate(part.betweenBolts!, 'catalogue') }],
       part,
     }));
 
@@ -282,14 +271,13 @@ const packsOf = (parts: readonly StockPart[]): Step[] =>
         changes: [
           {
             kind: 'pack',
-            leaves: part.leaves.map((leaf, i) => leafEstimates(leaf, cambers[i]!, leaf.camber !== null, part.used)),
-            width: from(part.width!, 0.5),
-            eyeOffset: from(
-              offset,
-              part.form && part.eyeBore ? 1 : ASSUMED.eyeBore.half90 / 2,
-              part.form ? 'catalogue' : 'assumed',
+            leaves: part.leaves.map((leaf, i) =>
+              leafEstimates({ ...leaf, camber: cambers[i]! }, 'catalogue', leaf.camber !== null),
             ),
+            width: widthEstimate(part.width!, 'catalogue'),
+            eyeOffset: eyesEstimate(offset, part.form !== null && part.eyeBore !== null, 'catalogue'),
             used: part.used,
+            ...(part.leaves[0]!.camber === null && { byFreeArch: true }),
           },
         ],
         part,
@@ -308,14 +296,14 @@ function made(input: AxleInput, axle: Suiting): Step[] {
       id: `eyes:${form}`,
       name: `main leaf with ${form === 'berlin' ? 'centred' : form} eyes`,
       way: 'eyes',
-      changes: [{ kind: 'eyes', form, offset: from(offset, 2, 'assumed') }],
+      changes: [{ kind: 'eyes', form, offset: newEyesEstimate(offset) }],
       made: ['a main leaf with other eyes'],
     }));
   const rearched = REARCHED.map((camber): Step => ({
     id: `rearch:${camber}`,
     name: `re-arched by ${camber} mm`,
     way: 'rearch',
-    changes: [{ kind: 'rearch', camber: from(camber, ASSUMED.rearched, 'assumed') }],
+    changes: [{ kind: 'rearch', camber: rearchEstimate(camber) }],
     made: ['re-arching by a specialist, crack-tested'],
   }));
   const over: Step[] =
@@ -325,7 +313,7 @@ function made(input: AxleInput, axle: Suiting): Step[] {
             id: 'overAxle',
             name: 'spring moved over the axle',
             way: 'overAxle',
-            changes: [{ kind: 'overAxle', perch: from(input.perch.value, 2, 'assumed') }],
+            changes: [{ kind: 'overAxle', perch: perchEstimate(input.perch.value) }],
             made: ['new perches welded on by a qualified welder, new U-bolts'],
           },
         ]

@@ -1,3 +1,4 @@
+import { type UboltPart } from '../fastener/uboltOrder';
 import { type EyeForm } from '../leafpack/eyes';
 import { type PartKind, type PartLeaf } from '../parts/kinds';
 
@@ -25,6 +26,8 @@ export interface StockPart {
   /** Of a shackle, bolt to bolt, and between its plates. */
   betweenBolts: number | null;
   insideWidth: number | null;
+  /** Of a U-bolt; absent for anything else. */
+  ubolt?: UboltPart;
 }
 
 /** What a shop's way of working and a job's goal leave open. Null or false = no limit. */

@@ -8,9 +8,12 @@ import { taught } from '../height/springFit';
 import { uboltAfter, type Verdict } from '../fastener/ubolt';
 import { COARSE } from '../leafpack/half';
 import { EXACT, type Fineness } from '../leafpack/solve';
-import { SPRING_STEEL_LIMITS } from '../material/steel';
-import { type Candidate, type Way } from './generate';
-import { type Limits } from './parts';
+import { stressVerdict, type StandingStress, type StressVerdict } from '../leafpack/stress';
+import { threadNamed } from '../fastener/thread';
+import { uboltSuits, type UboltOrder } from '../fastener/uboltOrder';
+import { taken, type Candidate, type Taken, type Way } from './generate';
+import { type Limits, type StockPart } from './parts';
+import { uboltNeed, type UboltFacts } from './uboltNeed';
 
 /** What is wanted, in one load state: the frame this much higher than it now stands there, mm. */
 export interface Wanted {
@@ -34,7 +37,9 @@ export interface CandidateState {
   /** What a bump of 5 mm meets, N/mm. */
   smallBump: number;
   smallBumpBefore: number;
-  /** Largest bending stress, and today's in this state, MPa. */
+  /** Largest working stress of each leaf, and what the clamp bends into it, MPa. */
+  standing: StandingStress;
+  /** Largest working stress, and today's in this state, MPa. */
   stress: number;
   stressBefore: number;
   /** The axle turns by this against today, rad; positive lifts its nose. */
@@ -51,9 +56,12 @@ export interface Ranked {
   /** Short by is negative. */
   off: number;
   ubolt: Verdict | 'new set';
-  /** Stress in the heaviest state against what a standing load may do. */
-  stressed: Verdict;
-  /** For the pair, parts only; null when a price is not known. */
+  /** The U-bolts to order where the old ones do not do, and the cheapest on the shelf that suits; null when they do or nothing is known. */
+  uboltOrder: UboltOrder | null;
+  uboltPart: Taken | null;
+  /** Stress of the worse side in all states against the limits of its kinds; the same verdict that a plan gets. */
+  stressed: StressVerdict;
+  /** For the pair, with the U-bolts it needs, parts only; null when a price is not known. */
   price: number | null;
   days: number | null;
 }
@@ -90,6 +98,8 @@ const steps = (candidate: Candidate): number => candidate.changes.length + candi
 const priceOf = (candidate: Candidate): number | null =>
   candidate.made.length > 0 ? null : total(candidate.parts.map((p) => p.price));
 
+const highest = ({ working }: StandingStress): number => Math.max(...working);
+
 interface Before {
   stress: number;
   rise: number;
@@ -116,7 +126,7 @@ class Trial {
     this.otherLoad = drawn.sides[side === 'left' ? 'right' : 'left'].spring?.load;
     this.before = this.extras.map((extra) => {
       const { figures, stress } = this.at([], extra);
-      return { ...figures, stress: stress() };
+      return { ...figures, stress: highest(stress()) };
     });
   }
 
@@ -136,7 +146,10 @@ class Trial {
         smallBump: smallBumpRate(rate, half, SMALL_BUMP),
         tilt: solved.seatTilt,
       },
-      stress: () => Math.max(...solver.peakStress(solved.forces, solved.shape)),
+      stress: (): StandingStress => ({
+        working: solver.peakStress(solved.forces, solved.shape),
+        clamped: solver.clampStress(),
+      }),
     };
   }
 
@@ -148,6 +161,7 @@ class Trial {
       const was = this.before[k]!;
       const change = figures.rise - was.rise;
       const height = this.drawn.sides[this.side].height;
+      const standing = stress();
       return [
         {
           id: this.drawn.states[k]!.id,
@@ -159,7 +173,8 @@ class Trial {
           frequencyBefore: was.frequency,
           smallBump: figures.smallBump,
           smallBumpBefore: was.smallBump,
-          stress: stress(),
+          standing,
+          stress: highest(standing),
           stressBefore: was.stress,
           // A seat that stands higher behind turns the axle's nose down.
           noseUp: was.tilt - figures.tilt,
@@ -225,24 +240,63 @@ function uboltOf(input: AxleInput, candidate: Candidate): Ranked['ubolt'] {
   return runOut;
 }
 
+/** U-bolts as they were read, and those on the shelf. */
+export interface UboltStock {
+  facts: UboltFacts;
+  parts: readonly StockPart[];
+}
+
+/** The U-bolts a candidate needs where the old ones do not do; the cheapest part that suits one of the orders. */
+function uboltsFor(
+  input: AxleInput,
+  candidate: Candidate,
+  ubolt: Ranked['ubolt'],
+  stock: UboltStock | undefined,
+): Pick<Ranked, 'uboltOrder' | 'uboltPart'> {
+  if (!stock || (ubolt !== 'does not fit' && ubolt !== 'new set')) return { uboltOrder: null, uboltPart: null };
+  const orders = uboltNeed(input, changesOf(input, candidate), stock.facts) ?? [];
+  const diameter = stock.facts.thread === null ? null : (threadNamed(stock.facts.thread)?.diameter ?? null);
+  const suiting = stock.parts
+    .flatMap((part) =>
+      orders.flatMap((order) => (part.ubolt && uboltSuits(part.ubolt, order, diameter) ? [{ part, order }] : [])),
+    )
+    .toSorted((p, q) => (p.part.price ?? UNPRICED) - (q.part.price ?? UNPRICED));
+  const [best] = suiting;
+  if (!best) return { uboltOrder: orders[0] ?? null, uboltPart: null };
+  return { uboltOrder: best.order, uboltPart: taken(best.part, best.order.count) };
+}
+
 /** Everything about one candidate on both sides it can be solved on; the side further from what is wanted counts. */
-function rank(input: AxleInput, trials: readonly Trial[], candidate: Candidate, wanted: Wanted): Ranked {
+function rank(
+  input: AxleInput,
+  trials: readonly Trial[],
+  candidate: Candidate,
+  wanted: Wanted,
+  stock?: UboltStock,
+): Ranked {
   const changes = drawnChanges(input, candidate);
   const sides = trials.map((trial) => trial.states(changes));
   const offs = sides.map((states) => states.find((s) => s.id === wanted.stateId)!.change - wanted.change);
   const worst = offs.reduce((w, off, k) => (Math.abs(off) > Math.abs(offs[w]!) ? k : w), 0);
   const states = sides[worst]!;
-  const stress = Math.max(...sides.flat().map((s) => s.stress));
+  const ubolt = uboltOf(input, candidate);
+  const bolts = uboltsFor(input, candidate, ubolt, stock);
+  const own = priceOf(candidate);
+  const needed = stock !== undefined && (ubolt === 'does not fit' || ubolt === 'new set');
   return {
     candidate,
     states,
     miss: Math.abs(offs[worst]!),
     score: scoreOf(Math.abs(offs[worst]!)),
     off: offs[worst]!,
-    ubolt: uboltOf(input, candidate),
-    stressed: stress <= SPRING_STEEL_LIMITS.static ? 'fits' : 'does not fit',
-    price: priceOf(candidate),
-    days: candidate.made.length > 0 ? null : longest(candidate.parts.map((p) => p.days)),
+    ubolt,
+    ...bolts,
+    stressed: stressVerdict(sides.flat().map((s) => s.standing))!,
+    price: needed ? total([own, bolts.uboltPart?.price ?? null]) : own,
+    days:
+      candidate.made.length > 0 || (needed && !bolts.uboltPart)
+        ? null
+        : longest([...candidate.parts, ...(bolts.uboltPart ? [bolts.uboltPart] : [])].map((p) => p.days)),
   };
 }
 
@@ -272,6 +326,7 @@ export function* search(
   wanted: Wanted,
   limits: Limits,
   keep: number,
+  stock?: UboltStock,
 ): Generator<SearchProgress, SearchResult> {
   const state = given.states.findIndex((s) => s.id === wanted.stateId);
   if (state < 0) throw new CoreError('bad-input', 'wanted.stateId', 'the wanted load state is not one of this job');
@@ -304,7 +359,7 @@ export function* search(
     if (!mayPass(given, candidate, limits)) continue;
     yield { done: candidates.length, of: candidates.length + (solved += 1) };
     try {
-      const ranked = rank(given, trials, candidate, wanted);
+      const ranked = rank(given, trials, candidate, wanted, stock);
       if (withinLimits(ranked, limits, heaviest.id)) found.push(ranked);
     } catch (error) {
       if (!(error instanceof CoreError)) throw error;
@@ -323,4 +378,30 @@ function mayPass(input: AxleInput, candidate: Candidate, limits: Limits): boolea
   if (limits.keepUbolts && uboltOf(input, candidate) !== 'fits') return false;
   const price = priceOf(candidate);
   return limits.mostPrice === null || (price !== null && price <= limits.mostPrice);
+}
+
+/**
+ * The figures of a few candidates, in the order they were given: what a search says of one, without the search. null for one of which
+ * a state does not exist. @throws CoreError when the axle as it stands cannot be solved
+ */
+export function* compare(
+  given: AxleInput,
+  candidates: readonly Candidate[],
+  wanted: Wanted,
+  stock?: UboltStock,
+): Generator<SearchProgress, (Ranked | null)[]> {
+  const sides = SIDES.filter((side) => given.sides[side].spring !== null);
+  if (sides.length === 0) throw new CoreError('bad-input', 'sides', 'arch and load of neither side are known');
+  const trials = sides.map((side) => new Trial(draw(taught(given, side).input, central), side, EXACT));
+  const found: (Ranked | null)[] = [];
+  for (const candidate of candidates) {
+    yield { done: found.length, of: candidates.length };
+    try {
+      found.push(rank(given, trials, candidate, wanted, stock));
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error;
+      found.push(null);
+    }
+  }
+  return found;
 }

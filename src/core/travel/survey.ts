@@ -1,4 +1,5 @@
 import { type Verdict } from '../fastener/ubolt';
+import { hubDrop, type HubDrop, type HubTravel } from './hubTravel';
 
 /** What runs between frame and axle and must be slack at full droop. */
 export const SLACK_ITEMS = [
@@ -36,30 +37,44 @@ export interface SurveyAnswer {
   item: SurveyItem;
   /** `none`: the vehicle has no such thing. */
   answer: 'ok' | 'notOk' | 'none' | 'notChecked';
-  /** How far the axle may drop from ride height until it is taut, mm; null when only looked at. */
+  /** How far the axle may drop until it is taut, mm, from where it stood when this was read; null when only looked at. */
   slack: number | null;
+  /** Where the axle stood then: as it came in, or as built. As it came in when not said. */
+  readAt?: 'today' | 'built';
 }
 
 export interface SlackVerdict {
   item: SlackItem;
   verdict: Verdict | 'not there';
-  /** Slack left at full droop, mm; null when either is unknown. */
+  /** Slack left at full droop with the plan made, mm; null when either is unknown. */
   left: number | null;
 }
 
+/** Where the hub stands when a line comes taut. @param readFrom place of the hub when the slack was read */
+export const tautAt = (slack: number, readFrom: HubDrop): HubDrop => hubDrop(readFrom + slack);
+
 /**
- * Whether each line has slack enough for a droop. One that was only looked at counts as looked at; one with a reading is
- * reckoned with. Nobody's answer is "not checked". @param droop mm from ride height to hanging; null when it is not known
+ * Whether each line has slack enough to hang. The place where it comes taut and the droop of the planned axle stand on one datum,
+ * so a lift uses slack up before the axle drops at all. One that was only looked at counts as looked at; nobody's answer is
+ * "not checked". @param travel of the worse side; null when it is not known
  */
-export function slackVerdicts(answers: readonly SurveyAnswer[], droop: number | null): SlackVerdict[] {
+export function slackVerdicts(answers: readonly SurveyAnswer[], travel: HubTravel | null): SlackVerdict[] {
   return SLACK_ITEMS.map((item) => {
     const found = answers.find((a) => a.item === item);
     if (found?.answer === 'none') return { item, verdict: 'not there', left: null };
     if (!found || found.answer === 'notChecked') return { item, verdict: 'not checked', left: null };
     if (found.answer === 'notOk') return { item, verdict: 'does not fit', left: null };
     if (found.slack === null) return { item, verdict: 'fits', left: null };
-    if (droop === null) return { item, verdict: 'not checked', left: null };
-    const left = found.slack - droop;
+    if (travel === null) return { item, verdict: 'not checked', left: null };
+    const taut = tautAt(found.slack, found.readAt === 'built' ? travel.planned : travel.today);
+    // Without a droop it can still be said that the lift alone takes it up.
+    if (travel.droopPlanned === null) {
+      const left = taut - travel.planned;
+      return left < SLACK_MARGIN
+        ? { item, verdict: 'does not fit', left }
+        : { item, verdict: 'not checked', left: null };
+    }
+    const left = taut - travel.droopPlanned;
     return { item, verdict: left >= SLACK_MARGIN ? 'fits' : 'does not fit', left };
   });
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { parseMeasured, type FieldRule } from './parse';
-import { PRICE_RULE } from './rules';
+import { PRICE_RULE, TORQUE_RULE } from './rules';
 
 const mm: FieldRule = { dimension: 'length', unit: 'mm', min: 0, max: 2000, alternatives: ['in', 'cm'] };
 const inch: FieldRule = { ...mm, unit: 'in' };
@@ -161,6 +161,22 @@ describe('a range of torque', () => {
     expect(parsed.value).toBeCloseTo(88 * pound, 3);
     expect(parsed.range!.low).toBeCloseTo(79 * pound, 3);
     expect(parsed.range!.high).toBeCloseTo(97 * pound, 3);
+  });
+  test.each(['79-97 ft-lb', '79-97 lbf·ft'])('a hyphen without spaces does the same: %s', (text) =>
+    expect(parseMeasured(text, range)).toMatchObject({
+      kind: 'ok',
+      value: expect.closeTo(88 * 1355.8179483314, 3) as number,
+    }),
+  );
+  test('a hyphen before a fraction still joins it to its whole number', () =>
+    expect(parseMeasured('12-3/4 N·m', range)).toMatchObject({ kind: 'ok', value: 12_750 }));
+  test.each(['20', '79-97', '79 to 97'])('%s without a unit is asked about, never taken for newton metres', (text) => {
+    const parsed = parseMeasured(text, TORQUE_RULE);
+    expect(parsed.kind).toBe('ask');
+    if (parsed.kind !== 'ask') return;
+    expect(parsed.options.map((o) => o.unit)).toEqual(['N·m', 'lbf·ft']);
+    for (const option of parsed.options)
+      expect(parseMeasured(option.label, TORQUE_RULE)).toMatchObject({ kind: 'ok', value: option.value });
   });
   test.each(['97–79 N·m', '79–', '–97', 'some to 97'])('%s is refused', (text) =>
     expect(parseMeasured(text, range).kind).toBe('refused'),

@@ -1,3 +1,4 @@
+import { parseThread, type Thread } from '../fastener/thread';
 import { oddOneOut, repeatsOf, type Repeats } from './repeats';
 import { dimensionSpelled, type Dimension, unitSpelled, type Unit, UNITS, type UnitId } from './units';
 
@@ -11,8 +12,12 @@ export interface FieldRule {
   max: number;
   /** Typical value in core units; a value more than three times off is asked about. */
   expected?: number;
-  /** A range counts by its middle: `79–97 lbf·ft`, `79 to 97`. */
+  /** A range counts by its middle: `79–97 lbf·ft`, `79 to 97`, `79-97`. */
   range?: boolean;
+  /** Shown in its own unit whatever a person chose: a pitch is part of a thread's name. */
+  keepsUnit?: boolean;
+  /** Several units are common: a bare number is never taken for one of them. */
+  unitNeeded?: boolean;
   /** Other units worth proposing when the bare number looks wrong. */
   alternatives?: readonly UnitId[];
 }
@@ -48,6 +53,24 @@ const TERM = new RegExp(
 
 const refused = (reason: string): Parsed => ({ kind: 'refused', reason });
 
+/** A thread as a measured field reads it: its value is the nominal diameter, mm, its text the name. */
+function parseThreadField(text: string): Parsed {
+  const read = parseThread(text);
+  const reading = (thread: Thread) => ({ value: thread.diameter, unit: 'thread' as const });
+  switch (read.kind) {
+    case 'ok':
+      return { kind: 'ok', ...reading(read.thread) };
+    case 'ask':
+      return {
+        kind: 'ask',
+        question: read.question,
+        options: read.options.map((thread) => ({ ...reading(thread), label: thread.name })),
+      };
+    default:
+      return read;
+  }
+}
+
 const MOST_REPEATS = 9;
 
 /**
@@ -57,7 +80,8 @@ const MOST_REPEATS = 9;
  * Never throws: nonsense is refused with the reason, doubt is asked about.
  */
 export function parseMeasured(text: string, rule: FieldRule): Parsed {
-  const ends = rule.range ? RANGE.exec(text.trim()) : null;
+  if (rule.dimension === 'thread') return parseThreadField(text);
+  const ends = rule.range ? (RANGE.exec(text.trim()) ?? HYPHENED.exec(text.trim())) : null;
   if (ends) return readRange(ends[1]!, ends[2]!, rule);
   const pieces = text.split(';').map((piece) => piece.trim());
   if (pieces.length === 1 && !pieces[0]!.startsWith('(')) return parseOne(text, rule);
@@ -69,8 +93,17 @@ export function parseMeasured(text: string, rule: FieldRule): Parsed {
 }
 
 const RANGE = /^(.*?)\s*(?:–|—|\bto\b|\s-\s)\s*(.*)$/;
+/** A hyphen between two plain numbers; one before a fraction joins it to its whole number. */
+const HYPHENED = /^(\d+(?:[.,]\d+)?)-(\d+(?:[.,]\d+)?(?![\d.,]*\s*\/).*)$/;
 
 function readRange(from: string, to: string, rule: FieldRule): Parsed {
+  if (rule.unitNeeded && !hasUnit(from) && !hasUnit(to)) {
+    const options = unitsOf(rule).flatMap((id) => {
+      const read = readRange(from, `${to} ${id}`, { ...rule, unitNeeded: false });
+      return read.kind === 'ok' ? [{ ...read, label: `${from} to ${to} ${id}` }] : [];
+    });
+    if (options.length > 0) return { kind: 'ask', question: WHICH_UNIT, options };
+  }
   const high = parseOne(to, rule);
   if (high.kind !== 'ok') return high.kind === 'empty' ? refused('The upper end of the range is missing.') : high;
   // A unit on the upper end is meant for both; without one both take the field's.
@@ -160,6 +193,9 @@ function repeatsReading(values: readonly number[], unit: UnitId): Reading {
 
 const LONGEST = 80;
 
+const WHICH_UNIT = 'Which unit is it? Both are common here, and they differ.';
+const unitsOf = (rule: FieldRule): UnitId[] => [rule.unit, ...(rule.alternatives ?? [])];
+
 /**
  * Reads one measurement: `31 1/2`, `2-3/4`, `7/8"`, `1 ft 3 1/2 in`, `12 3/4 + 1/8`, `3 in - 4 mm`, `79,5 mm`.
  * A hyphen between whole number and fraction joins them (`12-3/4` = 12.75); a subtraction needs spaces around the sign.
@@ -241,6 +277,12 @@ function conclude(terms: Term[], text: string, rule: FieldRule): Parsed {
   const possible = (v: number) => v >= rule.min && v <= rule.max;
   const others = (rule.alternatives ?? []).map((id) => UNITS[id] as Unit).filter((u) => u.id !== unit.id);
 
+  if (bare && rule.unitNeeded) {
+    const options = unitsOf(rule)
+      .map((id) => option(UNITS[id]))
+      .filter((o) => possible(o.value));
+    if (options.length > 0) return { kind: 'ask', question: WHICH_UNIT, options };
+  }
   if (bare && !fieldUnit.fractions && terms.some((t) => t.fraction)) {
     const inches = others.filter((u) => u.fractions);
     const options = [...inches, fieldUnit].map(option).filter((o) => possible(o.value));

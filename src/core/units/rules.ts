@@ -37,8 +37,24 @@ export const TORQUE_RULE: FieldRule = {
   min: 500,
   max: 3_000_000,
   range: true,
+  unitNeeded: true,
   alternatives: ['lbf·ft'],
 };
+
+/** A torque as a wrench read it: one figure, with its unit. */
+export const TORQUE_READING_RULE: FieldRule = { ...TORQUE_RULE, range: false };
+
+/** The name of a thread: a designation, never a length. */
+export const THREAD_RULE: FieldRule = { dimension: 'thread', unit: 'thread', min: 3, max: 60 };
+
+/** A distance driven, in kilometres, that also reads miles. */
+export const distanceRule = (min: number, max: number): FieldRule => ({
+  dimension: 'distance',
+  unit: 'km',
+  min,
+  max,
+  alternatives: ['mi'],
+});
 
 /** A price in the shop's own money. */
 export const PRICE_RULE: FieldRule = { dimension: 'money', unit: 'price', min: 0, max: 1e7 };

@@ -2,7 +2,8 @@
  * Units at the edges. Inside the core everything is SI-derived: mm, N, kg, rad, N·mm, N/mm.
  * Factors: international yard and pound agreement 1959 (1 in = 25.4 mm, 1 lb = 0.45359237 kg exactly).
  */
-export type Dimension = 'length' | 'force' | 'mass' | 'angle' | 'torque' | 'rate' | 'pressure' | 'count' | 'money';
+export type Dimension =
+  'length' | 'force' | 'mass' | 'angle' | 'torque' | 'rate' | 'pressure' | 'distance' | 'count' | 'money' | 'thread';
 
 export interface Unit {
   readonly id: string;
@@ -58,9 +59,14 @@ export const UNITS = {
   kPa: unit('kPa', 'pressure', 1, ['kpa']),
   bar: unit('bar', 'pressure', 100, ['bar']),
   psi: unit('psi', 'pressure', (POUND * STANDARD_GRAVITY * 1000) / 25.4 ** 2, ['psi']),
+  // Distances driven; inside the core km.
+  km: unit('km', 'distance', 1, ['km', 'kilometre', 'kilometres']),
+  mi: unit('mi', 'distance', 1.609344, ['mi', 'mile', 'miles']),
   count: unit('count', 'count', 1, ['pcs']),
   // The shop's own money; it has no spelling, since prices are never mixed.
   price: unit('price', 'money', 1, []),
+  // A designation; its value is the nominal diameter in mm, its text the name.
+  thread: unit('thread', 'thread', 1, []),
 } as const satisfies Record<string, Unit>;
 
 export type UnitId = keyof typeof UNITS;

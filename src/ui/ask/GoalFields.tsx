@@ -97,6 +97,7 @@ export function GoalFields({ goal, draft, onChange }: Props) {
       <div className="grid-fields">
         <TextField
           label="Complaint, in the owner’s words"
+          required
           rows={2}
           most={500}
           value={goal.complaint}
@@ -104,6 +105,7 @@ export function GoalFields({ goal, draft, onChange }: Props) {
         />
         <TypedField
           label="Wanted height change"
+          required
           rule={ASK_RULES.wanted}
           value={goal.wanted}
           draft={`${draft}|wanted`}
@@ -112,6 +114,7 @@ export function GoalFields({ goal, draft, onChange }: Props) {
         />
         <TypedField
           label="Good enough within ±"
+          required
           rule={ASK_RULES.tolerance}
           value={goal.tolerance}
           draft={`${draft}|tolerance`}

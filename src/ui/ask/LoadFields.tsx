@@ -6,6 +6,7 @@ import { TextField } from '../controls/TextField';
 import { Length } from '../measured/Figure';
 import { TypedField, type Typed } from '../measured/TypedField';
 import { ASK_RULES } from './askRules';
+import { Quantity } from '../measured/Quantity';
 
 /** One thing aboard while it is being typed. */
 export interface ItemDraft {
@@ -150,8 +151,8 @@ export function LoadFields({ load, draft, spoken = '', onChange }: Props) {
         </button>
         {whole ? (
           <span className="muted">
-            together <span className="figure">{whole.mass.toFixed(0)} kg</span>, middle <Length mm={whole.station} />{' '}
-            behind the front axle
+            together <Quantity value={whole.mass} of="mass" />, middle <Length mm={whole.station} /> behind the front
+            axle
           </span>
         ) : null}
       </div>

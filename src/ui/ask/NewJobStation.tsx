@@ -31,8 +31,8 @@ const EMPTY: Draft = {
   wantedIn: 'today',
 };
 
-function bodyOf(draft: Draft): NewJob | undefined {
-  const vehicle = vehicleBody(draft.vehicle);
+function bodyOf(draft: Draft, axles: readonly KnownAxle[]): NewJob | undefined {
+  const vehicle = vehicleBody(draft.vehicle, axles);
   const goal = goalBody(draft.goal);
   const usual = loadBody(draft.load) ?? null;
   const half = !usual && (draft.load.name.trim() !== '' || draft.load.items.length > 0);
@@ -54,7 +54,7 @@ export function NewJobStation({ axles, people, person }: Props) {
   const [draft, setDraft, forget] = useKept<Draft>('new-job', EMPTY);
   const set = (part: Partial<Draft>) =>
     setDraft({ ...draft, id: draft.id === '' ? crypto.randomUUID() : draft.id, ...part });
-  const body = bodyOf(draft);
+  const body = bodyOf(draft, axles);
   const create = () =>
     run(async () => {
       const { id } = await call<{ id: string }>('/api/jobs', 'POST', body);
@@ -102,7 +102,7 @@ export function NewJobStation({ axles, people, person }: Props) {
             <p className="muted">
               {body
                 ? 'Next: roll the vehicle and read the height at each wheel.'
-                : 'Needed: complaint, wanted change, tolerance, vehicle name and wheelbase; a load needs a name, and each thing in it mass and place.'}
+                : 'Needed: complaint, wanted change, tolerance, vehicle name, wheelbase, kind of axle and where its spring lies; a load needs a name, and each thing in it mass and place.'}
             </p>
           </Sheet>
         </div>

@@ -4,11 +4,13 @@ import { sheetOf } from '@/contracts/sheet';
 import { ratingGuard, type RatedPart, type RatingVerdict } from '@/core/height/rating';
 import { axleMassIn } from '@/core/measure/sheet';
 import { Marked } from '../controls/Mark';
+import { Quantity, useQuantityText } from '../measured/Quantity';
 
 const WORD: Record<RatingVerdict, string> = { within: 'within', over: 'OVER', 'not checked': 'not checked' };
 
 /** Each load state against the weakest part of the axle. */
 export function RatingGuard({ view, partNames }: { view: JobView; partNames: Record<RatedPart, string> }) {
+  const text = useQuantityText();
   const sheet = sheetOf(view);
   const ratings = view.axles.find((a) => a.id === view.axle.id)?.ratings ?? [];
   return (
@@ -26,11 +28,11 @@ export function RatingGuard({ view, partNames }: { view: JobView; partNames: Rec
           return (
             <li key={state.id}>
               <Marked kind={verdict === 'within' ? 'done' : verdict === 'over' ? 'look' : 'untouched'}>
-                {state.name}: <span className="figure">{load.toFixed(0)} kg</span> {WORD[verdict]}
+                {state.name}: <Quantity value={load} of="mass" /> {WORD[verdict]}
               </Marked>{' '}
               <span className="muted">
                 {lowest && spare !== null
-                  ? `${partNames[lowest.part].toLowerCase()} carries ${lowest.rating.toFixed(0)} kg, ${Math.abs(spare).toFixed(0)} kg ${spare < 0 ? 'too much' : 'to spare'}`
+                  ? `${partNames[lowest.part].toLowerCase()} carries ${text(lowest.rating, 'mass')}, ${text(Math.abs(spare), 'mass')} ${spare < 0 ? 'too much' : 'to spare'}`
                   : ''}
                 {missing.length > 0
                   ? `${lowest ? '; ' : ''}not looked up: ${missing.map((m) => partNames[m].toLowerCase()).join(', ')}`

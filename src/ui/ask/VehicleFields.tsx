@@ -17,8 +17,9 @@ export interface VehicleDraft {
   maker: string;
   wheelbase: Typed | null;
   position: 'front' | 'rear';
-  arrangement: 'over' | 'under';
-  axleClass: AxleClass;
+  /** null until somebody has looked. */
+  arrangement: 'over' | 'under' | null;
+  axleClass: AxleClass | null;
   steered: boolean;
   use: string;
   tank: TankDraft;
@@ -31,18 +32,27 @@ export const EMPTY_VEHICLE: VehicleDraft = {
   maker: '',
   wheelbase: null,
   position: 'rear',
-  arrangement: 'over',
-  axleClass: 'pickupRear',
+  arrangement: null,
+  axleClass: null,
   steered: false,
   use: '',
   tank: UNKNOWN_TANK,
   otherAxle: null,
 };
 
-export function vehicleBody(v: VehicleDraft): NewJob['vehicle'] | undefined {
-  if (v.axleId) return { kind: 'known', axleId: v.axleId };
-  if (!v.name.trim() || !v.wheelbase) return undefined;
+/** Whether a known axle still lacks what a job must know of it. */
+const unseen = (axle: KnownAxle | undefined): boolean =>
+  axle !== undefined && (axle.arrangement === null || axle.axleClass === null || axle.steered === null);
+
+export function vehicleBody(v: VehicleDraft, axles: readonly KnownAxle[]): NewJob['vehicle'] | undefined {
   const { name, maker, position, arrangement, axleClass, steered } = v;
+  if (v.axleId) {
+    const known = axles.find((a) => a.id === v.axleId);
+    if (!unseen(known)) return { kind: 'known', axleId: v.axleId, facts: null };
+    if (!arrangement || !axleClass) return undefined;
+    return { kind: 'known', axleId: v.axleId, facts: { arrangement, axleClass, steered } };
+  }
+  if (!name.trim() || !v.wheelbase || !arrangement || !axleClass) return undefined;
   const wheelbase = { wheelbase: v.wheelbase.value, wheelbaseTyped: v.wheelbase.typed };
   const others = v.otherAxle
     ? [{ position: position === 'rear' ? ('front' as const) : ('rear' as const), suspension: v.otherAxle }]
@@ -64,6 +74,7 @@ export function vehicleBody(v: VehicleDraft): NewJob['vehicle'] | undefined {
 }
 
 const NEW = 'new';
+const POSITIONS = { front: 'front', rear: 'rear', secondRear: 'second rear' } as const;
 
 interface Props {
   axles: readonly KnownAxle[];
@@ -74,6 +85,38 @@ interface Props {
 export function VehicleFields({ axles, vehicle, onChange }: Props) {
   const id = useId();
   const set = (part: Partial<VehicleDraft>) => onChange({ ...vehicle, ...part });
+  // What a job must know of its axle; never filled in for one that nobody looked at.
+  const facts = (
+    <>
+      <div className="field">
+        <label htmlFor={`${id}-class`}>
+          Kind of axle<span className="needed"> needed</span>
+        </label>
+        <Select
+          id={`${id}-class`}
+          aria-label="Kind of axle"
+          placeholder="choose"
+          value={vehicle.axleClass}
+          options={Object.entries(AXLE_CLASSES).map(([value, { label }]) => ({ value: value as AxleClass, label }))}
+          onChange={(axleClass: AxleClass) => set({ axleClass })}
+        />
+      </div>
+      <Chips
+        label="Spring lies, needed"
+        shown
+        options={[
+          { id: 'over', name: 'over the axle' },
+          { id: 'under', name: 'under the axle' },
+        ]}
+        value={vehicle.arrangement}
+        onPick={(arrangement) => set({ arrangement })}
+      />
+      <Checkbox checked={vehicle.steered} onChange={(e) => set({ steered: e.target.checked })}>
+        this axle steers
+      </Checkbox>
+    </>
+  );
+  const known = axles.find((a) => a.id === vehicle.axleId);
   return (
     <div className="grid-fields">
       <div className="field wide">
@@ -84,14 +127,30 @@ export function VehicleFields({ axles, vehicle, onChange }: Props) {
           value={vehicle.axleId ?? NEW}
           options={[
             { value: NEW, label: 'a new vehicle' },
-            ...axles.map((axle) => ({ value: axle.id, label: `${axle.vehicle.name}, ${axle.position} axle` })),
+            ...axles.map((axle) => ({
+              value: axle.id,
+              label: `${axle.vehicle.name}, ${POSITIONS[axle.position]} axle${axle.position === 'secondRear' ? ': not measured here yet' : ''}`,
+              disabled: axle.position === 'secondRear',
+            })),
           ]}
           onChange={(value: string) => set({ axleId: value === NEW ? null : value })}
         />
       </div>
+      {unseen(known) ? (
+        <>
+          <p className="wide muted">Nobody has looked at this axle yet.</p>
+          {facts}
+        </>
+      ) : null}
       {vehicle.axleId ? null : (
         <>
-          <TextField label="Name or plate" most={120} value={vehicle.name} onChange={(name) => set({ name })} />
+          <TextField
+            label="Name or plate"
+            required
+            most={120}
+            value={vehicle.name}
+            onChange={(name) => set({ name })}
+          />
           <TextField
             label="Maker and model, if known"
             most={120}
@@ -101,22 +160,14 @@ export function VehicleFields({ axles, vehicle, onChange }: Props) {
           <TextField label="What it does all day" most={200} value={vehicle.use} onChange={(use) => set({ use })} />
           <TypedField
             label="Wheelbase"
+            required
             rule={ASK_RULES.wheelbase}
             value={vehicle.wheelbase}
             draft="new-job|wheelbase"
             hint="trailer: hitch to axle"
             onChange={(wheelbase) => set({ wheelbase })}
           />
-          <div className="field">
-            <label htmlFor={`${id}-class`}>Kind of axle</label>
-            <Select
-              id={`${id}-class`}
-              aria-label="Kind of axle"
-              value={vehicle.axleClass}
-              options={Object.entries(AXLE_CLASSES).map(([value, { label }]) => ({ value: value as AxleClass, label }))}
-              onChange={(axleClass: AxleClass) => set({ axleClass })}
-            />
-          </div>
+          {facts}
           <Chips
             label="Which axle"
             shown
@@ -127,19 +178,6 @@ export function VehicleFields({ axles, vehicle, onChange }: Props) {
             value={vehicle.position}
             onPick={(position) => set({ position })}
           />
-          <Chips
-            label="Spring lies"
-            shown
-            options={[
-              { id: 'over', name: 'over the axle' },
-              { id: 'under', name: 'under the axle' },
-            ]}
-            value={vehicle.arrangement}
-            onPick={(arrangement) => set({ arrangement })}
-          />
-          <Checkbox checked={vehicle.steered} onChange={(e) => set({ steered: e.target.checked })}>
-            this axle steers
-          </Checkbox>
           <div className="field">
             <label htmlFor={`${id}-other`}>The other axle has</label>
             <Select

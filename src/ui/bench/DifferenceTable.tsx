@@ -3,6 +3,7 @@ import { type DifferenceRow } from '@/core/bench/compare';
 import { decimalText } from '@/core/units/format';
 import { Mark } from '../controls/Mark';
 import { Length } from '../measured/Figure';
+import { Quantity } from '../measured/Quantity';
 
 const FORMS: Record<string, string> = { upturned: 'upturned', berlin: 'centred', downturned: 'downturned' };
 
@@ -18,6 +19,13 @@ function Cell({
   if (value === null) return <span className="muted">not known</span>;
   if (typeof value === 'string') return <>{FORMS[value] ?? value}</>;
   if (unit === 'mm') return <Length mm={value} signed={signed} />;
+  if (unit === 'N/mm' || unit === 'kg')
+    return (
+      <>
+        {signed && value > 0 ? '+' : ''}
+        <Quantity value={value} of={unit === 'kg' ? 'mass' : 'rate'} digits={1} />
+      </>
+    );
   const digits = unit === 'count' ? 0 : 1;
   return (
     <span className="figure">

@@ -19,8 +19,10 @@ import { DifferenceTable } from './DifferenceTable';
 import { LeafRows } from './LeafRows';
 import { LeafWork } from './LeafWork';
 import { SaveFromBench } from './SaveFromBench';
+import { faultText } from '../prediction/useWorker';
 import { useBench, useBenchFigures } from './useBench';
 import { VerdictList } from './VerdictList';
+import { Quantity } from '../measured/Quantity';
 
 interface Props {
   /** Under which what lies here is kept over a reload. */
@@ -60,7 +62,7 @@ export function PackBench({ name, was, donor }: Props) {
   const lengthText = useLengthText();
   const most = was.rating ? Math.round(was.rating * GRAVITY * OVER_RATING) : USUAL_MOST;
   const packs = useMemo(() => ({ was, now: pack, donor }), [was, pack, donor]);
-  const reply = useBenchFigures(packs, load, most);
+  const { reply, fault } = useBenchFigures(packs, load, most);
   const now = good(reply?.said.now);
   const old = good(reply?.said.was);
   const other = good(reply?.said.donor);
@@ -102,6 +104,11 @@ export function PackBench({ name, was, donor }: Props) {
           }
         >
           <LeafRows pack={pack} was={was} donor={donor} picked={pickedId} onPick={setPicked} onStep={step} />
+          {fault ? (
+            <p role="alert">
+              <Marked kind="look">{faultText(fault)}</Marked>
+            </p>
+          ) : null}
           {refused ? (
             <p role="alert">
               <Marked kind="look">That cannot be done: {refused}.</Marked>
@@ -181,7 +188,7 @@ export function PackBench({ name, was, donor }: Props) {
               ) : null}
               <dt>Rate here</dt>
               <dd>
-                <span className="figure">{decimalText(now.figures.rate, 1)} N/mm</span>{' '}
+                <Quantity value={now.figures.rate} of="rate" digits={1} />{' '}
                 {changed && old ? <span className="muted">was {decimalText(old.figures.rate, 1)}</span> : null}
               </dd>
               <dt>Thickness</dt>
@@ -198,7 +205,7 @@ export function PackBench({ name, was, donor }: Props) {
                 {mass === null ? (
                   <span className="muted">a width is missing</span>
                 ) : (
-                  <span className="figure">{decimalText(mass, 1)} kg</span>
+                  <Quantity value={mass} of="mass" digits={1} />
                 )}
               </dd>
               <dt>Stressed most</dt>

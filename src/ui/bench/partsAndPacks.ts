@@ -1,12 +1,14 @@
 import { type PartEdit, type ShelfItem } from '@/contracts/shelf';
 import { type BenchLeaf, type BenchPack } from '@/core/bench/benchPack';
 import { EYE_FORMS } from '@/core/leafpack/eyes';
+import { threadNamed } from '@/core/fastener/thread';
 import { type PartDimensionId } from '@/core/parts/kinds';
 import { valueOf } from '../shelf/partText';
 
 /** A part of the shelf laid on the bench. */
 export function packOfPart(item: ShelfItem): BenchPack {
   const size = (id: PartDimensionId) => valueOf(item, id) ?? null;
+  const name = (id: PartDimensionId) => item.dimensions.find((d) => d.dimension === id)?.typed ?? null;
   const used = item.condition === 'used';
   return {
     name: item.name,
@@ -29,8 +31,8 @@ export function packOfPart(item: ShelfItem): BenchPack {
     freeArch: size('freeArch'),
     eyeForm: EYE_FORMS.find((form) => form === item.form) ?? null,
     eyeBore: size('eyeBore'),
-    boltFront: size('boltFront'),
-    boltRear: size('boltRear'),
+    boltFront: name('boltFront'),
+    boltRear: name('boltRear'),
     centreBolt: size('centreHole'),
     rate: size('rate'),
     rating: item.rating,
@@ -45,10 +47,12 @@ export function partOfPack(pack: BenchPack, name: string, id: string): PartEdit 
   const sizes: [PartDimensionId, number | null][] = [
     ['width', pack.leaves[0]?.width ?? null],
     ['eyeBore', pack.eyeBore],
-    ['boltFront', pack.boltFront],
-    ['boltRear', pack.boltRear],
     ['centreHole', pack.centreBolt],
   ];
+  const threads = (['boltFront', 'boltRear'] as const).flatMap((dimension) => {
+    const thread = pack[dimension] === null ? undefined : threadNamed(pack[dimension]);
+    return thread ? [{ dimension, value: thread.diameter, typed: thread.name as string }] : [];
+  });
   const origins = [...new Set(pack.leaves.map((leaf) => leaf.from))];
   return {
     id,
@@ -70,9 +74,10 @@ export function partOfPack(pack: BenchPack, name: string, id: string): PartEdit 
     place: '',
     note: `Laid together on the bench from ${origins.join(' and ')}.`.slice(0, 500),
     retired: false,
-    dimensions: sizes.flatMap(([dimension, value]) =>
-      value === null ? [] : [{ dimension, value, typed: text(value) }],
-    ),
+    dimensions: [
+      ...sizes.flatMap(([dimension, value]) => (value === null ? [] : [{ dimension, value, typed: text(value) }])),
+      ...threads,
+    ],
     leaves: pack.leaves.map(({ front, rear, thickness, camber, eyes, clip }) => ({
       front,
       frontTyped: text(front),

@@ -4,6 +4,7 @@ import { done, laidOut, redone, undone, type Bench, type BenchPack, type BenchSt
 import { CoreError } from '@/core/errors';
 import { type BenchQuestion, type BenchReply } from '@/workers/bench.worker';
 import { useKept } from '../measured/useKept';
+import { useWorker } from '../prediction/useWorker';
 
 export interface BenchHandle {
   bench: Bench;
@@ -48,28 +49,29 @@ export function useBench(name: string, was: BenchPack): BenchHandle {
   };
 }
 
-/** Asks a worker for the packs under a load; the latest question wins. */
-export function useBenchFigures(packs: BenchQuestion['packs'], load: number, most: number): BenchReply | null {
+const makeWorker = () => new Worker(new URL('../../workers/bench.worker.ts', import.meta.url), { type: 'module' });
+
+/** Asks a worker for the packs under a load; the latest question wins. A worker that fails is told as such. */
+export function useBenchFigures(
+  packs: BenchQuestion['packs'],
+  load: number,
+  most: number,
+): { reply: BenchReply | null; fault: string | null } {
   const [reply, setReply] = useState<BenchReply | null>(null);
-  const worker = useRef<Worker | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
   const key = useRef(0);
   const text = useMemo(() => JSON.stringify(packs), [packs]);
+  const ask = useWorker<BenchQuestion, BenchReply>(makeWorker, {
+    hear: (data) => {
+      if (data.key !== key.current) return true;
+      setReply(data);
+      setFault(null);
+      return false;
+    },
+    died: setFault,
+  });
   useEffect(() => {
-    const w = new Worker(new URL('../../workers/bench.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = w;
-    w.onmessage = ({ data }: MessageEvent<BenchReply>) => {
-      if (data.key === key.current) setReply(data);
-    };
-    return () => w.terminate();
-  }, []);
-  useEffect(() => {
-    const question: BenchQuestion = {
-      key: ++key.current,
-      packs: JSON.parse(text) as BenchQuestion['packs'],
-      load,
-      most,
-    };
-    worker.current?.postMessage(question);
-  }, [text, load, most]);
-  return reply;
+    ask({ key: ++key.current, packs: JSON.parse(text) as BenchQuestion['packs'], load, most });
+  }, [text, load, most, ask]);
+  return { reply, fault };
 }

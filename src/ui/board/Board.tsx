@@ -2,28 +2,45 @@
 import { Marked } from '../controls/Mark';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { Input } from 'antd';
+import { useState } from 'react';
+import { DUE_WORDS, dueNow, type DueRow, type DueWord } from '@/contracts/due';
 import { type BoardRow, type Person } from '@/contracts/job';
-import { currentStation, STATIONS } from '@/contracts/stations';
+import { STATIONS } from '@/contracts/stationNames';
+import { currentStation } from '@/contracts/stations';
 import { Sheet } from '../controls/Sheet';
 import { PageFrame } from '../frame/PageFrame';
 import { call } from '../job/api';
 import { ProblemNote } from '../job/ProblemNote';
 import { useSend } from '../job/useSend';
+import { distanceRule } from '@/core/units/rules';
 import { Length, PlusMinus } from '../measured/Figure';
+import { useQuantityText } from '../measured/Quantity';
+import { TypedField, type Typed } from '../measured/TypedField';
+import { useKept } from '../measured/useKept';
 
 interface Props {
   rows: readonly BoardRow[];
+  /** The shop's date. */
+  today: string;
   people: readonly Person[];
   person: string;
 }
 
 /** All jobs of the shop: what is wanted, what is foretold, what is due. */
-export function Board({ rows, people, person }: Props) {
-  const due = rows.filter((row) => row.nextDue !== null);
+export function Board({ rows, today, people, person }: Props) {
+  const due = (word: DueWord) =>
+    rows.filter((row) => row.nextDue && dueNow(row.nextDue, today, row.odometer).word === word).length;
+  const words = [
+    `${rows.length} jobs`,
+    ...DUE_WORDS.filter((word) => word !== 'later').flatMap((word) =>
+      due(word) > 0 ? [`${due(word)} ${DUE_TEXT[word]}`] : [],
+    ),
+  ];
   return (
     <PageFrame
       title="Board"
-      note={`${rows.length} jobs, ${due.length} with a check due`}
+      note={words.length > 1 ? words.join(', ') : `${words[0]}, no check due this week`}
       people={people}
       person={person}
     >
@@ -56,7 +73,7 @@ export function Board({ rows, people, person }: Props) {
                 </thead>
                 <tbody>
                   {rows.map((row) => (
-                    <JobLine key={row.id} row={row} />
+                    <JobLine key={row.id} row={row} today={today} />
                   ))}
                 </tbody>
               </table>
@@ -68,7 +85,14 @@ export function Board({ rows, people, person }: Props) {
   );
 }
 
-function JobLine({ row }: { row: BoardRow }) {
+const DUE_TEXT: Record<DueWord, string> = {
+  overdue: 'overdue',
+  today: 'due today',
+  thisWeek: 'due this week',
+  later: 'later',
+};
+
+function JobLine({ row, today }: { row: BoardRow; today: string }) {
   const station = STATIONS.find((s) => s.id === currentStation(row))!;
   return (
     <tr>
@@ -79,12 +103,13 @@ function JobLine({ row }: { row: BoardRow }) {
         <div className="muted">{row.complaint}</div>
       </td>
       <td>
-        {station.name}
+        {row.closedAt ? <Marked kind="done">closed</Marked> : station.name}
         {row.outcomes > 0 ? (
           <div>
             <Marked kind={row.outside > 0 ? 'look' : 'done'}>{row.outside > 0 ? 'outside' : 'inside'} its band</Marked>
           </div>
         ) : null}
+        {row.open.length > 0 ? <OpenAtBoard open={row.open} /> : null}
       </td>
       <td className="number">
         <Length mm={row.wantedChange} signed /> <PlusMinus mm={row.tolerance} unit={false} />
@@ -99,29 +124,144 @@ function JobLine({ row }: { row: BoardRow }) {
           </>
         )}
       </td>
-      <td>{row.nextDue ? <DueCheck due={row.nextDue} /> : <span className="muted">none</span>}</td>
+      <td>
+        {row.nextDue ? (
+          <DueCheck due={row.nextDue} today={today} odometer={row.odometer} />
+        ) : (
+          <span className="muted">none</span>
+        )}
+        {row.lastDone ? <TakeBack done={row.lastDone} /> : null}
+      </td>
     </tr>
   );
 }
 
-function DueCheck({ due }: { due: NonNullable<BoardRow['nextDue']> }) {
+/** What a job in hand still lacks: the first two by name, stops before the rest. */
+function OpenAtBoard({ open }: { open: readonly string[] }) {
+  return (
+    <ul className="board-open" aria-label="Still open">
+      {open.slice(0, 3).map((text) => (
+        <li key={text} className={text.startsWith('STOP') ? 'stop-word' : 'muted'}>
+          {text}
+        </li>
+      ))}
+      {open.length > 3 ? <li className="muted">and {open.length - 3} more</li> : null}
+    </ul>
+  );
+}
+
+function DueCheck({ due, today, odometer }: { due: DueRow; today: string; odometer: number | null }) {
+  const text = useQuantityText();
+  const [asking, setAsking] = useState(false);
+  const { word, by, days, leftKm } = dueNow(due, today, odometer);
+  const mark = word === 'overdue' || word === 'today' ? 'look' : word === 'thisWeek' ? 'open' : 'untouched';
+  const when =
+    by === 'distance' && leftKm !== null
+      ? `by ${text(-leftKm, 'distance')}`
+      : days === 0
+        ? ''
+        : `${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'}`;
+  return (
+    <div data-due={word}>
+      <Marked kind={mark}>
+        {word === 'overdue'
+          ? `overdue ${when}`
+          : word === 'today'
+            ? 'due today'
+            : word === 'thisWeek'
+              ? `this week, in ${when}`
+              : `later, in ${when}`}
+      </Marked>
+      <div>{due.what}</div>
+      <div className="muted">
+        by <span className="figure">{due.dueOn}</span> or{' '}
+        {leftKm === null ? (
+          <>
+            after <span className="figure">{text(due.afterKm, 'distance')}</span>
+            {due.fromKm === null ? '; the odometer was not read' : ''}
+          </>
+        ) : leftKm > 0 ? (
+          <>
+            in <span className="figure">{text(leftKm, 'distance')}</span>
+          </>
+        ) : (
+          <>
+            <span className="figure">{text(-leftKm, 'distance')}</span> ago
+          </>
+        )}
+      </div>
+      {asking ? (
+        <TickForm due={due} onDone={() => setAsking(false)} />
+      ) : (
+        <button type="button" className="act quiet" onClick={() => setAsking(true)}>
+          Done…
+        </button>
+      )}
+    </div>
+  );
+}
+
+const ODOMETER = distanceRule(0, 1e7);
+
+/** A check is done with its figures: what each bolt was read to, how far the vehicle has been driven. */
+function TickForm({ due, onDone }: { due: DueRow; onDone: () => void }) {
   const router = useRouter();
   const { busy, problem, run } = useSend();
-  const done = () =>
+  const [figures, setFigures, forget] = useKept(`check|${due.id}`, '');
+  const [km, setKm] = useState<Typed | null>(null);
+  const send = () =>
     run(async () => {
-      await call(`/api/checks/${due.id}`, 'POST', { done: true });
+      const body = { id: crypto.randomUUID(), done: true, figures, km: km?.value ?? null, kmTyped: km?.typed ?? null };
+      await call(`/api/checks/${due.id}`, 'POST', body);
+      forget();
+      onDone();
       router.refresh();
     });
   return (
-    <>
-      <div>{due.what}</div>
-      <div className="muted">
-        by <span className="figure">{due.dueOn}</span> or after <span className="figure">{due.afterKm} km</span>
+    <div role="group" aria-label={`Done: ${due.what}`}>
+      <div className="field">
+        <label htmlFor={`figures-${due.id}`}>
+          What was read<span className="needed"> needed</span>
+        </label>
+        <Input
+          id={`figures-${due.id}`}
+          value={figures}
+          maxLength={300}
+          placeholder="torque of each bolt, heights"
+          onChange={(event) => setFigures(event.target.value)}
+        />
       </div>
-      <button type="button" className="act quiet" disabled={busy} onClick={() => void done()}>
-        Done today
+      <TypedField label="Odometer now" rule={ODOMETER} value={km} draft={`check|${due.id}|km`} onChange={setKm} />
+      <div className="acts">
+        <button type="button" className="act" disabled={busy || figures.trim() === ''} onClick={() => void send()}>
+          Done today
+        </button>
+        <button type="button" className="act quiet" onClick={onDone}>
+          Not yet
+        </button>
+      </div>
+      <ProblemNote problem={problem} />
+    </div>
+  );
+}
+
+/** The check that was ticked last, with its figures; the tick can be taken back. */
+function TakeBack({ done }: { done: DueRow }) {
+  const router = useRouter();
+  const { busy, problem, run } = useSend();
+  const back = () =>
+    run(async () => {
+      await call(`/api/checks/${done.id}`, 'POST', { id: crypto.randomUUID(), done: false });
+      router.refresh();
+    });
+  return (
+    <div className="small muted">
+      done: {done.what}
+      {done.figures ? `, ${done.figures}` : ''}{' '}
+      <button type="button" className="link" disabled={busy} onClick={() => void back()}>
+        take back
       </button>
       <ProblemNote problem={problem} />
-    </>
+    </div>
   );
 }

@@ -1,26 +1,26 @@
 'use client';
-import { Marked } from '../controls/Mark';
 import { Input } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { blocking, fitRows, unchecked, unsettled, type FitRow } from '@/contracts/fit';
 import { missingBeforeHeights } from '@/contracts/gates';
-import { type JobView } from '@/contracts/job';
-import { fitItems, SUPPORT_ITEMS, type Answer, type SafetyItem } from '@/core/procedure/checks';
-import { Chips } from '../controls/Chips';
+import { SUPPORT_ITEMS } from '@/core/procedure/checks';
+import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { ProblemNote } from '../job/ProblemNote';
 import { useJob, type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
-import { isSlack, slackVerdicts } from '@/core/travel/survey';
-import { VerdictWord } from '../measure/SurveySheet';
-import { SURVEY_TEXT } from '../measure/surveyText';
-import { usePlannedDroop } from '../measure/usePlannedDroop';
-import { SAFETY_TEXT } from './safetyText';
+import { Clock } from '../measured/Clock';
+import { FitSheet } from './FitSheet';
+import { SafetyRow } from './SafetyRow';
 import { TorqueSheet } from './TorqueSheet';
+import { useFacts } from './useFacts';
 
 export function BuildStation({ first, people, person }: StationProps) {
   const job = useJob(first);
   const { view } = job;
+  const facts = useFacts(view);
+  const rows = useMemo(() => fitRows(view, facts), [view, facts]);
   return (
     <JobFrame view={view} station="build" people={people} person={person}>
       <div className="sheets form-columns">
@@ -33,85 +33,17 @@ export function BuildStation({ first, people, person }: StationProps) {
               Where brakes, steering or road approval are touched, local rules and licensed practice come first.
             </p>
           </Sheet>
-          <StartSheet job={job} />
+          <StartSheet job={job} rows={rows} />
         </div>
-        <Sheet title="What the change will pull on">
-          <ShortLines view={view} />
-          {fitItemsOf(view).map((item) => (
-            <SafetyRow key={item} job={job} item={item} />
-          ))}
-        </Sheet>
+        <FitSheet job={job} rows={rows} />
       </div>
       <TorqueSheet job={job} />
     </JobFrame>
   );
 }
 
-/** Lines that the survey found too short for the droop of the newest prediction, before anything is lifted. */
-function ShortLines({ view }: { view: JobView }) {
-  const droop = usePlannedDroop(view);
-  const short = slackVerdicts(view.survey, droop).filter((v) => v.verdict === 'does not fit');
-  const inTheWay = view.survey.filter((s) => !isSlack(s.item) && s.answer === 'notOk');
-  return (
-    <>
-      {inTheWay.length > 0 ? (
-        <p>
-          <Marked kind="look">Out of the way first: {inTheWay.map((s) => SURVEY_TEXT[s.item]).join(', ')}.</Marked>
-        </p>
-      ) : null}
-      {view.photos.length === 0 ? (
-        <p>
-          <Marked kind="untouched">
-            No picture yet. Wedge, clips, plate and their marks are photographed before they come off.
-          </Marked>
-        </p>
-      ) : null}
-      {short.map((verdict) => (
-        <p key={verdict.item}>
-          <strong>{SURVEY_TEXT[verdict.item]}</strong> <VerdictWord verdict={verdict} />
-        </p>
-      ))}
-    </>
-  );
-}
-
-const fitItemsOf = ({ plan }: JobView) =>
-  fitItems(plan.changes.some((c) => c.kind === 'overAxle' || (c.kind === 'block' && c.height > 0)));
-
-function SafetyRow({ job, item }: { job: JobHandle; item: SafetyItem }) {
-  const { problem, run } = useSend();
-  const stored = job.view.safety.find((s) => s.item === item);
-  const { name, why } = SAFETY_TEXT[item];
-  const answer = (given: Answer) =>
-    void run(() => job.send('/safety', 'POST', { id: crypto.randomUUID(), item, answer: given }));
-  return (
-    <div className="safety">
-      <div>
-        <strong>{name}</strong>
-        <div className="muted">{why}</div>
-        {stored && stored.answer !== 'notChecked' ? (
-          <div className="small muted">
-            {stored.person}, {stored.answeredAt.slice(0, 16).replace('T', ' ')} UTC
-          </div>
-        ) : null}
-        <ProblemNote problem={problem} />
-      </div>
-      <Chips
-        label={name}
-        options={[
-          { id: 'ok', name: 'ok', mark: 'done' },
-          { id: 'notOk', name: 'not ok', mark: 'look' },
-          { id: 'notChecked', name: 'not checked', mark: 'untouched' },
-        ]}
-        value={stored?.answer ?? 'notChecked'}
-        onPick={answer}
-      />
-    </div>
-  );
-}
-
-/** The gate: no before heights, no build, unless a reason is written down. */
-function StartSheet({ job }: { job: JobHandle }) {
+/** The gate: no before heights, no build, unless a reason is written down; nothing that does not fit goes by in silence. */
+function StartSheet({ job, rows }: { job: JobHandle; rows: readonly FitRow[] }) {
   const { view } = job;
   const { busy, problem, run } = useSend();
   const [reason, setReason] = useState('');
@@ -120,7 +52,7 @@ function StartSheet({ job }: { job: JobHandle }) {
     return (
       <Sheet title="Build started">
         <p>
-          {view.build.person}, {view.build.startedAt.slice(0, 16).replace('T', ' ')} UTC.
+          {view.build.person}, <Clock at={view.build.startedAt} />.
         </p>
         {view.build.predictionId === null ? (
           <p>
@@ -132,11 +64,16 @@ function StartSheet({ job }: { job: JobHandle }) {
             <Marked kind="look">Started without before heights: {view.build.overrideReason}</Marked>
           </p>
         ) : null}
+        <p className="muted small">
+          What was read before the work is kept as it was; a correction asks for its reason.
+        </p>
       </Sheet>
     );
-  const open = [...SUPPORT_ITEMS, ...fitItemsOf(view)].filter(
-    (item) => view.safety.find((s) => s.item === item)?.answer !== 'ok',
-  ).length;
+  const stops = blocking(rows);
+  const later = unsettled(rows).filter((row) => !row.blocks);
+  const open =
+    unchecked(rows).length +
+    SUPPORT_ITEMS.filter((item) => view.safety.find((s) => s.item === item)?.answer !== 'ok').length;
   const start = () => void run(() => job.send('/build', 'POST', { overrideReason: reason.trim() || null }));
   return (
     <Sheet title="Start the build">
@@ -157,6 +94,17 @@ function StartSheet({ job }: { job: JobHandle }) {
           <Marked kind="done">Both before heights are saved.</Marked>
         </p>
       )}
+      {stops.length > 0 ? (
+        <p className="stop-word">
+          STOP: {stops.map((row) => row.name).join('; ')}. Mend it, or go on with a written reason under “What must
+          fit”.
+        </p>
+      ) : null}
+      {later.length > 0 ? (
+        <p>
+          <Marked kind="look">To be replaced in this build: {later.map((row) => row.name).join('; ')}.</Marked>
+        </p>
+      ) : null}
       {open > 0 ? (
         <p>
           <Marked kind="untouched">{open} questions of this card are not answered with ok.</Marked>
@@ -170,7 +118,7 @@ function StartSheet({ job }: { job: JobHandle }) {
       <ProblemNote problem={problem} />
       <div className="acts">
         <button type="button" className="act" disabled={busy} onClick={start}>
-          Start the build
+          {busy ? 'Checking what must fit…' : 'Start the build'}
         </button>
       </div>
     </Sheet>

@@ -1,31 +1,38 @@
 'use client';
 import { Select } from 'antd';
-import { type Live } from '@/contracts/instrument';
-import { type JobView, type NewTorque } from '@/contracts/job';
+import { looseJoints } from '@/contracts/openList';
+import { type NewTorque, type NewTorqueReading } from '@/contracts/torque';
 import {
+  boltsOf,
   JOINT_IDS,
   JOINTS,
   LUBRICATIONS,
   sameNumberOtherUnit,
   torqueDoubt,
   TORQUE_SOURCES,
+  WRENCHES,
   type JointId,
   type Lubrication,
   type TorqueSource,
+  type Wrench,
+  type WrenchState,
 } from '@/core/fastener/joints';
 import { parseMeasured } from '@/core/units/parse';
-import { TORQUE_RULE } from '@/core/units/rules';
+import { TORQUE_READING_RULE, TORQUE_RULE } from '@/core/units/rules';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { valueText } from '../instruments/liveText';
-import { useInstruments } from '../instruments/useInstruments';
+import { useInstrument } from '../instruments/useInstruments';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
+import { Clock } from '../measured/Clock';
 import { MeasuredInput } from '../measured/MeasuredInput';
+import { useKept } from '../measured/useKept';
 
 const SOURCE_NAMES: Record<TorqueSource, string> = {
+  notSaid: 'not said',
   maker: 'vehicle maker',
   kit: 'kit maker',
   generic: 'generic table',
@@ -39,19 +46,26 @@ const LUBE_NAMES: Record<Lubrication, string> = {
   antiSeize: 'anti-seize',
   threadLocker: 'thread locker',
 };
+const STATE_NAMES: Record<WrenchState, string> = { weightOn: 'weight on the wheels', hanging: 'wheels hanging' };
+const WRENCH_NAMES: Record<Wrench, string> = {
+  click: 'clicking wrench',
+  dial: 'wrench with a dial',
+  electronic: 'electronic wrench',
+  connected: 'the connected wrench',
+};
 
-const openJoints = (view: JobView): JointId[] =>
-  JOINT_IDS.filter((joint) => {
-    const stage = view.torques.find((t) => t.joint === joint)?.stage;
-    return stage !== 'final' && stage !== 'again';
-  });
+/** How readings are taken just now: kept on this screen, never preset. */
+interface Taking {
+  state: WrenchState | null;
+  instrument: Wrench | null;
+}
 
-/** Torque of every joint with unit, source, lubrication and how far it is; what is not final stays in sight. */
+/** Torque of every joint with unit, source, lubrication and how far it is, bolt by bolt; what is not final stays in sight. */
 export function TorqueSheet({ job }: { job: JobHandle }) {
   const { view } = job;
-  const open = openJoints(view).length;
+  const open = looseJoints(view).length;
   const alike = sameNumberOtherUnit(view.torques);
-  const wrench = useInstruments().find((l) => l.kind === 'torqueWrench');
+  const [taking, setTaking] = useKept<Taking>(`${view.job.id}|taking`, { state: null, instrument: null });
   return (
     <Sheet
       title="Torque"
@@ -65,6 +79,22 @@ export function TorqueSheet({ job }: { job: JobHandle }) {
         A figure nobody has read stays empty. The maker’s or kit’s figure decides; thread lubricant raises the clamp at
         the same torque.
       </p>
+      <div className="state-bar">
+        <Chips
+          label="Bolts are read with"
+          shown
+          options={(['weightOn', 'hanging'] as const).map((id) => ({ id, name: STATE_NAMES[id] }))}
+          value={taking.state}
+          onPick={(state) => setTaking({ ...taking, state })}
+        />
+        <Chips
+          label="by a"
+          shown
+          options={WRENCHES.filter((w) => w !== 'connected').map((id) => ({ id, name: WRENCH_NAMES[id] }))}
+          value={taking.instrument}
+          onPick={(instrument) => setTaking({ ...taking, instrument })}
+        />
+      </div>
       {alike.map(([one, two]) => (
         <p key={`${one}-${two}`}>
           <Marked kind="look">
@@ -75,53 +105,24 @@ export function TorqueSheet({ job }: { job: JobHandle }) {
       ))}
       <div className="torques">
         {JOINT_IDS.map((joint) => (
-          <TorqueRow key={joint} job={job} joint={joint} wrench={wrench} />
+          <TorqueRow key={joint} job={job} joint={joint} taking={taking} />
         ))}
       </div>
     </Sheet>
   );
 }
 
-function TorqueRow({ job, joint, wrench }: { job: JobHandle; joint: JointId; wrench: Live | undefined }) {
-  const peak = wrench?.state === 'settled' ? wrench.values.find((v) => v.quantity === 'torque') : undefined;
+function TorqueRow({ job, joint, taking }: { job: JobHandle; joint: JointId; taking: Taking }) {
   const { problem, run } = useSend();
   const { name, note } = JOINTS[joint];
   const stored = job.view.torques.find((t) => t.joint === joint);
-  const now = stored ?? {
-    typed: null,
-    value: null,
-    unit: null,
-    reached: null,
-    reachedTyped: null,
-    source: 'maker',
-    lubrication: 'notKnown',
-    stage: 'notYet',
-  };
+  const now = stored ?? EMPTY;
   const enter = (part: Partial<NewTorque>) =>
     job.send('/torques', 'POST', (view) => {
-      const { typed, value, unit, reached, reachedTyped, source, lubrication, stage } =
-        view.torques.find((t) => t.joint === joint) ?? now;
-      return {
-        id: crypto.randomUUID(),
-        joint,
-        typed,
-        value,
-        unit,
-        reached,
-        reachedTyped,
-        source,
-        lubrication,
-        stage,
-        ...part,
-      };
+      const { typed, value, unit, source, lubrication, stage } = view.torques.find((t) => t.joint === joint) ?? EMPTY;
+      return { id: crypto.randomUUID(), joint, typed, value, unit, source, lubrication, stage, ...part };
     });
-  const doubt = torqueDoubt({
-    joint,
-    value: now.value,
-    unit: now.unit,
-    source: now.source as TorqueSource,
-    stage: now.stage as NewTorque['stage'],
-  });
+  const doubt = torqueDoubt({ ...now, joint });
   const range = now.typed ? parseMeasured(now.typed, TORQUE_RULE) : null;
   return (
     <div className="torque" role="group" aria-label={name}>
@@ -134,7 +135,7 @@ function TorqueRow({ job, joint, wrench }: { job: JobHandle; joint: JointId; wre
         ) : null}
         {stored ? (
           <div className="small muted">
-            {stored.person}, {stored.enteredAt.slice(0, 16).replace('T', ' ')} UTC
+            {stored.person}, <Clock at={stored.enteredAt} />
           </div>
         ) : null}
         <ProblemNote problem={problem} />
@@ -160,7 +161,7 @@ function TorqueRow({ job, joint, wrench }: { job: JobHandle; joint: JointId; wre
           <Select
             id={`source-${joint}`}
             aria-label={`${name}, source`}
-            value={now.source as TorqueSource}
+            value={now.source}
             options={TORQUE_SOURCES.map((value) => ({ value, label: SOURCE_NAMES[value] }))}
             onChange={(source) => void run(() => enter({ source }))}
           />
@@ -170,7 +171,7 @@ function TorqueRow({ job, joint, wrench }: { job: JobHandle; joint: JointId; wre
           <Select
             id={`lube-${joint}`}
             aria-label={`${name}, thread`}
-            value={now.lubrication as Lubrication}
+            value={now.lubrication}
             options={LUBRICATIONS.map((value) => ({ value, label: LUBE_NAMES[value] }))}
             onChange={(lubrication) => void run(() => enter({ lubrication }))}
           />
@@ -183,24 +184,96 @@ function TorqueRow({ job, joint, wrench }: { job: JobHandle; joint: JointId; wre
           { id: 'snug', name: 'snug', mark: 'open' },
           { id: 'final', name: 'final', mark: 'done' },
           { id: 'again', name: 'again', mark: 'done' },
+          { id: 'notTouched', name: 'not loosened', mark: 'done' },
         ]}
-        value={now.stage as NewTorque['stage']}
+        value={now.stage}
         onPick={(stage) => void run(() => enter({ stage }))}
       />
-      {now.reachedTyped ? (
-        <p className="muted">
-          wrench read <span className="figure">{now.reachedTyped}</span>
-        </p>
-      ) : null}
-      {peak && now.value !== null ? (
-        <button
-          type="button"
-          className="act quiet"
-          onClick={() => void run(() => enter({ reached: peak.value, reachedTyped: valueText(peak), stage: 'final' }))}
-        >
-          Take the wrench’s peak, {valueText(peak)}
-        </button>
-      ) : null}
+      {now.stage === 'notTouched' || now.source === 'feel' ? null : <Bolts job={job} joint={joint} taking={taking} />}
     </div>
+  );
+}
+
+const EMPTY: Pick<NewTorque, 'typed' | 'value' | 'unit' | 'source' | 'lubrication' | 'stage'> = {
+  typed: null,
+  value: null,
+  unit: null,
+  source: 'notSaid',
+  lubrication: 'notKnown',
+  stage: 'notYet',
+};
+
+/** What the wrench read, bolt by bolt; each with the state of the vehicle and the instrument. */
+function Bolts({ job, joint, taking }: { job: JobHandle; joint: JointId; taking: Taking }) {
+  const { problem, run } = useSend();
+  const bolts = boltsOf(joint);
+  const of = (bolt: string) => job.view.torqueReadings.find((r) => r.joint === joint && r.bolt === bolt);
+  const read = bolts.filter(of).length;
+  const next = bolts.find((bolt) => !of(bolt));
+  const { state, instrument } = taking;
+  const send = (given: Omit<NewTorqueReading, 'id' | 'joint'>) =>
+    job.send('/torque-readings', 'POST', { id: crypto.randomUUID(), joint, ...given });
+  return (
+    <details className="more bolts">
+      <summary>
+        bolt by bolt: {read} of {bolts.length} read
+      </summary>
+      {state && instrument ? null : (
+        <p className="look">Say above how the vehicle stands and what it is read with; then the bolts can be read.</p>
+      )}
+      <div className="grid-fields tight">
+        {bolts.map((bolt) => {
+          const found = of(bolt);
+          return (
+            <fieldset key={bolt} className="until-ready" role="presentation" disabled={!state || !instrument}>
+              <MeasuredInput
+                label={bolt}
+                spoken={`${JOINTS[joint].name}, ${bolt}`}
+                rule={TORQUE_READING_RULE}
+                stored={found ? { typed: found.typed, version: found.id, value: found.value, unit: found.unit } : null}
+                draft={`${job.view.job.id}|bolt|${joint}|${bolt}`}
+                hint={found ? null : 'what the wrench read'}
+                onSave={async (typed, { value, unit }) => {
+                  if (state && instrument) await send({ bolt, typed, value, unit, state, instrument });
+                }}
+              />
+              {found ? (
+                <div className="small muted">
+                  {STATE_NAMES[found.state]}, {WRENCH_NAMES[found.instrument]}, {found.person}
+                </div>
+              ) : null}
+            </fieldset>
+          );
+        })}
+      </div>
+      {next && state ? (
+        <TakePeak
+          bolt={next}
+          onTake={(typed, value, unit) =>
+            void run(() => send({ bolt: next, typed, value, unit, state, instrument: 'connected' }))
+          }
+        />
+      ) : null}
+      <ProblemNote problem={problem} />
+    </details>
+  );
+}
+
+/** The connected wrench's last peak, to be taken for one bolt. Redraws alone, as often as the wrench speaks. */
+function TakePeak({ bolt, onTake }: { bolt: string; onTake: (typed: string, value: number, unit: 'N·m') => void }) {
+  const wrench = useInstrument('torqueWrench');
+  const peak = wrench?.state === 'settled' ? wrench.values.find((v) => v.quantity === 'torque') : undefined;
+  if (!peak) return null;
+  const text = valueText(peak);
+  const parsed = parseMeasured(text, TORQUE_READING_RULE);
+  return (
+    <button
+      type="button"
+      className="act quiet"
+      disabled={parsed.kind !== 'ok'}
+      onClick={() => parsed.kind === 'ok' && onTake(text, parsed.value, parsed.unit as 'N·m')}
+    >
+      Take the wrench’s peak, {text}, for {bolt}
+    </button>
   );
 }

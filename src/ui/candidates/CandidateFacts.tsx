@@ -3,15 +3,18 @@ import { useMemo } from 'react';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { type AxleInput } from '@/core/height/axleInput';
+import { surveyAnswers } from '@/contracts/survey';
 import { AXLE_CLASSES } from '@/core/measure/points';
 import { axleMassIn } from '@/core/measure/sheet';
 import { consequencesOf, nothingOpen, type ConsequenceId } from '@/core/selection/consequences';
 import { WAY_NOTES } from '@/core/selection/schools';
+import { worstTravel } from '@/core/travel/hubTravel';
 import { changesOf, type Ranked } from '@/core/selection/search';
 import { decimalText } from '@/core/units/format';
 import { Marked } from '../controls/Mark';
-import { worstDroop } from '../measure/usePlannedDroop';
+import { ProblemNote } from '../job/ProblemNote';
 import { Length, PlusMinus } from '../measured/Figure';
+import { useQuantityText, useWords } from '../measured/Quantity';
 import { usePrediction } from '../prediction/usePrediction';
 
 const NAMES: Record<ConsequenceId, string> = {
@@ -26,7 +29,7 @@ const NAMES: Record<ConsequenceId, string> = {
   driveline: 'Driveline',
   steering: 'Steering',
 };
-const MARK = { fits: 'done', 'does not fit': 'look', 'not checked': 'untouched' } as const;
+const MARK = { fits: 'done', 'not checked': 'untouched' } as const;
 
 interface Props {
   view: JobView;
@@ -35,11 +38,14 @@ interface Props {
   onPlan: () => void;
   /** The plan already holds exactly this. */
   planned: boolean;
+  problem: unknown;
 }
 
 /** One candidate in full: every load state with its band, and what else it touches. */
-export function CandidateFacts({ view, input, ranked, onPlan, planned }: Props) {
+export function CandidateFacts({ view, input, ranked, onPlan, planned, problem }: Props) {
   const { candidate } = ranked;
+  const text = useQuantityText();
+  const words = useWords();
   const whole = useMemo((): AxleInput | null => {
     return candidate.changes.length === 0 ? null : { ...input, changes: changesOf(input, candidate) };
   }, [input, candidate]);
@@ -55,8 +61,8 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned }: Props) 
   const sheet = useMemo(() => sheetOf(view), [view]);
   const masses = sheet.states.flatMap((state) => axleMassIn(sheet, state) ?? []);
   const rows = consequencesOf(ranked, {
-    survey: view.survey,
-    droop: worstDroop(prediction, 'planned'),
+    survey: surveyAnswers(view),
+    travel: worstTravel(prediction?.sides),
     answer: (item) => view.safety.find((s) => s.item === item)?.answer ?? 'notChecked',
     steered: view.axle.steered,
     arrangement: candidate.changes.some((c) => c.kind === 'overAxle') ? 'over' : view.axle.arrangement,
@@ -89,13 +95,13 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned }: Props) 
                 higher by
               </th>
               <th scope="col" className="number">
-                rate, N/mm
+                rate
               </th>
               <th scope="col" className="number">
                 bounce, Hz
               </th>
               <th scope="col" className="number">
-                small bump, N/mm
+                small bump
               </th>
             </tr>
           </thead>
@@ -107,7 +113,7 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned }: Props) 
                   <Length mm={s.change} signed />{' '}
                   {half(s.id) !== null ? <PlusMinus mm={half(s.id)!} unit={false} /> : null}
                 </td>
-                <td className="number figure">{decimalText(s.rate, 0)}</td>
+                <td className="number figure">{text(s.rate, 'rate')}</td>
                 <td className="number figure">
                   {s.frequency === null ? '?' : decimalText(s.frequency, 2)}
                   <span className="muted small">
@@ -116,8 +122,8 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned }: Props) 
                   </span>
                 </td>
                 <td className="number figure">
-                  {decimalText(s.smallBump, 0)}
-                  <span className="muted small"> was {decimalText(s.smallBumpBefore, 0)}</span>
+                  {text(s.smallBump, 'rate')}
+                  <span className="muted small"> was {text(s.smallBumpBefore, 'rate')}</span>
                 </td>
               </tr>
             ))}
@@ -127,7 +133,13 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned }: Props) 
       <ul className="stored verdicts" aria-label={`What ${candidate.name} touches`}>
         {rows.map((row) => (
           <li key={row.id} data-consequence={row.id} data-state={row.state}>
-            <strong>{NAMES[row.id]}</strong> <Marked kind={MARK[row.state]}>{row.state}</Marked>: {row.text}
+            <strong>{NAMES[row.id]}</strong>{' '}
+            {row.state === 'does not fit' ? (
+              <span className="stop-word">STOP does not fit</span>
+            ) : (
+              <Marked kind={MARK[row.state]}>{row.state}</Marked>
+            )}
+            : {words(row.text)}
           </li>
         ))}
       </ul>
@@ -144,10 +156,15 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned }: Props) 
       <p className="muted small">What practitioners hold is common practice; how long a fix lasts is an indication.</p>
       <div className="acts">
         <button type="button" className="act" disabled={planned || candidate.changes.length === 0} onClick={onPlan}>
-          {planned ? 'This is the plan' : 'Make this the plan'}
+          {planned
+            ? 'This is the plan'
+            : view.plan.changes.length > 0
+              ? 'Make it a plan of its own'
+              : 'Make this the plan'}
         </button>
         {candidate.changes.length === 0 ? <span className="muted">changes no height; nothing to plan here</span> : null}
       </div>
+      <ProblemNote problem={problem} />
     </section>
   );
 }

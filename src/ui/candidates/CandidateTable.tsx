@@ -70,13 +70,11 @@ export function CandidateTable({ found, wantedState, emptyState, picked, beside,
                   <button type="button" className="link way" onClick={() => onPick(candidate.id)}>
                     {candidate.name}
                   </button>
-                  {r.ubolt !== 'fits' || r.stressed !== 'fits' || candidate.made.length > 0 ? (
+                  {r.ubolt !== 'fits' || r.stressed.verdict !== 'fits' || candidate.made.length > 0 ? (
                     <div className="small">
-                      {r.stressed !== 'fits' ? (
+                      {r.stressed.verdict !== 'fits' ? (
                         worst(r) > before(r) ? (
-                          <span className="look">
-                            <Mark kind="look" /> over-stressed{' '}
-                          </span>
+                          <span className="stop-word">STOP over-stressed </span>
                         ) : (
                           <span className="muted">over the limit, less than today </span>
                         )
@@ -84,7 +82,11 @@ export function CandidateTable({ found, wantedState, emptyState, picked, beside,
                       {r.ubolt !== 'fits' ? (
                         <span className={r.ubolt === 'not checked' ? 'muted' : 'look'}>
                           <Mark kind={r.ubolt === 'not checked' ? 'untouched' : 'look'} />{' '}
-                          {r.ubolt === 'not checked' ? 'U-bolts not checked' : 'new U-bolts'}{' '}
+                          {r.ubolt === 'not checked'
+                            ? 'U-bolts not checked'
+                            : r.uboltPart
+                              ? `new U-bolts, ${r.uboltPart.name}`
+                              : 'new U-bolts, none on the shelf suits'}{' '}
                         </span>
                       ) : null}
                       {candidate.made.length > 0 ? <span className="muted">{candidate.made.join(', ')}</span> : null}

@@ -23,13 +23,19 @@ import { CandidateTable } from './CandidateTable';
 import { CompareTable } from './CompareTable';
 import { LimitsBar, type LimitsDraft } from './LimitsBar';
 import { planOf } from './toPlan';
-import { useSearch } from './useSearch';
+import { type UboltFacts } from '@/core/selection/uboltNeed';
+import { planAsCandidate } from '../choose/PlansSheet';
+import { useSend } from '../job/useSend';
+import { faultText } from '../prediction/useWorker';
+import { useCompare, useSearch } from './useSearch';
 
 interface Props {
   job: JobHandle;
   plan: PlanHandle;
   /** The axle as it stands, without a plan. */
   input: AxleInput;
+  /** U-bolts as they were read. */
+  ubolts: UboltFacts;
 }
 
 /** Candidates kept of a search, and looked at in all. */
@@ -37,7 +43,7 @@ const KEEP = 40;
 const MOST = 5000;
 
 /** Ways to get to the wanted height, ranked from what the shelf holds and what can be made. */
-export function CandidatesSheet({ job, plan, input }: Props) {
+export function CandidatesSheet({ job, plan, input, ubolts }: Props) {
   const { view } = job;
   const [draft, setDraft] = useKept<LimitsDraft>(`${view.job.id}|limits`, {
     limits: { ...NO_LIMITS, noBlock: view.job.noBlocks, keepUbolts: view.job.keepUbolts, mostPrice: view.job.budget },
@@ -52,6 +58,7 @@ export function CandidatesSheet({ job, plan, input }: Props) {
   const [pickedId, setPicked] = useState<string | null>(null);
   const [beside, setBeside] = useState<string[]>([]);
   const [aim, setAim] = useState<'height' | 'level'>('height');
+  const { problem, run } = useSend();
   const wantedState = view.states.find((s) => s.wanted) ?? view.states[0]!;
   const axle = useMemo((): Suiting | null => {
     const main = input.pack?.leaves[0];
@@ -64,6 +71,19 @@ export function CandidatesSheet({ job, plan, input }: Props) {
       arrangement: view.axle.arrangement,
     };
   }, [input, view.axle]);
+  const ownPlans = view.plans.filter((p) => p.changes.length > 0);
+  const comparedPlans = useCompare(
+    beside.length > 0 && axle && ownPlans.length > 0
+      ? {
+          input,
+          parts: stock,
+          ubolts,
+          wanted: { stateId: wantedState.id, change: view.job.wantedChange },
+          compare: ownPlans.map((p) => planAsCandidate(p, job, stock)),
+        }
+      : null,
+  );
+  const besidePlans = comparedPlans.found.filter((r) => r !== null);
   if (!axle || (!input.sides.left.spring && !input.sides.right.spring))
     return (
       <Sheet title="Ways to get there">
@@ -83,6 +103,7 @@ export function CandidatesSheet({ job, plan, input }: Props) {
   const question = {
     input,
     parts: stock,
+    ubolts,
     axle,
     wanted,
     limits: draft.limits,
@@ -95,6 +116,18 @@ export function CandidatesSheet({ job, plan, input }: Props) {
   const sideBySide = found.filter((r) => beside.includes(r.candidate.id));
   const asPlan = picked ? planOf(picked.candidate, stock) : [];
   const planned = picked !== null && JSON.stringify(asPlan) === JSON.stringify(view.plan.changes);
+  // A candidate never takes the place of a plan in silence: it is a plan of its own, unless nothing was planned yet.
+  const makePlan = (name: string) => {
+    if (plan.lines.length === 0)
+      plan.set(asPlan.map((change, k) => ({ ...lineOf(change, k), key: `${picked!.candidate.id}|${k}` })));
+    else {
+      const names = view.plans.map((p) => p.name.toLowerCase());
+      const base = name.slice(0, 110);
+      let own = base;
+      for (let k = 2; names.includes(own.toLowerCase()); k++) own = `${base} (${k})`;
+      void run(() => job.send('/plans', 'POST', { act: 'new', id: crypto.randomUUID(), name: own, changes: asPlan }));
+    }
+  };
   return (
     <Sheet
       title="Ways to get there"
@@ -148,6 +181,11 @@ export function CandidatesSheet({ job, plan, input }: Props) {
           </span>
         ) : null}
       </div>
+      {search.fault ? (
+        <p role="alert">
+          <Marked kind="look">{faultText(search.fault)}</Marked>
+        </p>
+      ) : null}
       {search.refused ? (
         <p role="alert">
           <Marked kind="look">The search cannot run: {search.refused}.</Marked>
@@ -169,8 +207,8 @@ export function CandidatesSheet({ job, plan, input }: Props) {
           />
           <p className="muted small">
             Heights within 3 mm of the wish count as equally near; then fewer steps, then the lower price. The band of
-            each stands with its figures. Prices are parts for both sides, without U-bolts, labour and what has to be
-            made.
+            each stands with its figures. Prices are parts for both sides with the U-bolts they need, without labour and
+            what has to be made.
           </p>
           {picked ? (
             <CandidateFacts
@@ -178,12 +216,18 @@ export function CandidatesSheet({ job, plan, input }: Props) {
               input={input}
               ranked={picked}
               planned={planned}
-              onPlan={() =>
-                plan.set(asPlan.map((change, k) => ({ ...lineOf(change, k), key: `${picked.candidate.id}|${k}` })))
-              }
+              onPlan={() => makePlan(picked.candidate.name)}
+              problem={problem}
             />
           ) : null}
-          {sideBySide.length > 1 ? <CompareTable found={sideBySide} states={view.states} /> : null}
+          {sideBySide.length > 0 && sideBySide.length + besidePlans.length > 1 ? (
+            <CompareTable
+              found={[...besidePlans, ...sideBySide]}
+              states={view.states}
+              tolerance={view.job.tolerance}
+              label="Side by side"
+            />
+          ) : null}
           <CandidateScatter
             found={found}
             wantedState={wanted.stateId}

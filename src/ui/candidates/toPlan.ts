@@ -8,7 +8,8 @@ const text = (mm: number): string => `${Number(mm.toFixed(1))} mm`;
 export function planOf(candidate: Candidate, parts: readonly StockPart[]): ChangeRow[] {
   return candidate.changes.flatMap((change, k): ChangeRow[] => {
     const part = parts.find((p) => p.id === candidate.sources[k]);
-    const source = part?.used || part?.days === 0 ? 'measured' : 'catalogue';
+    // What the shelf says stays the shelf's word until somebody measures the part in hand.
+    const source = 'catalogue';
     const from = part ? { partId: part.id, partName: part.name.slice(0, 160) } : {};
     switch (change.kind) {
       case 'addLeaf': {
@@ -47,6 +48,7 @@ export function planOf(candidate: Candidate, parts: readonly StockPart[]): Chang
             bore: part?.eyeBore ?? null,
             used: change.used,
             source,
+            ...(change.byFreeArch && { byFreeArch: true }),
             ...from,
           },
         ];

@@ -1,22 +1,24 @@
-import { Marked } from '../controls/Mark';
 import Link from 'next/link';
+import { type FitRow } from '@/contracts/fit';
 import { type AxlePrediction } from '@/core/height/predict';
-import { planFits, type CheckRow } from '@/core/procedure/checks';
+import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { Length } from '../measured/Figure';
-import { CHECK_NAMES } from '../build/safetyText';
-
-const MARK = { fits: 'done', 'does not fit': 'look', 'not checked': 'untouched' } as const;
+import { useWords } from '../measured/Quantity';
+import { UboltOrders, type UboltOffer } from './UboltOrders';
 
 interface Props {
   jobId: string;
-  rows: readonly CheckRow[];
+  rows: readonly FitRow[];
   prediction: AxlePrediction | null;
   keepUbolts: boolean;
+  /** The U-bolts to order, where the old ones do not do. */
+  offer: UboltOffer | null;
 }
 
-/** Bolts and slack: three states, and never OK while one row is not checked. */
-export function ChecksSheet({ jobId, rows, prediction, keepUbolts }: Props) {
+/** Bolts, stress and slack: three states, a STOP for what does not fit, and never OK while one row is not checked. */
+export function ChecksSheet({ jobId, rows, prediction, keepUbolts, offer }: Props) {
+  const words = useWords();
   const open = rows.filter((row) => row.verdict === 'not checked').length;
   const bad = rows.filter((row) => row.verdict === 'does not fit').length;
   const ubolt = prediction?.ubolt;
@@ -25,34 +27,45 @@ export function ChecksSheet({ jobId, rows, prediction, keepUbolts }: Props) {
     <Sheet
       title="Will it go together"
       aside={
-        planFits(rows) ? (
-          <Marked kind="done">every row fits</Marked>
+        bad > 0 ? (
+          <span className="stop-word">
+            STOP: {bad} {bad === 1 ? 'does' : 'do'} not fit{open > 0 ? `, ${open} not checked` : ''}
+          </span>
+        ) : open > 0 ? (
+          <Marked kind="look">not OK: {open} not checked</Marked>
         ) : (
-          <Marked kind="look">
-            not OK: {bad > 0 ? `${bad} does not fit` : ''}
-            {bad > 0 && open > 0 ? ', ' : ''}
-            {open > 0 ? `${open} not checked` : ''}
-          </Marked>
+          <Marked kind="done">every row fits</Marked>
         )
       }
     >
       <table className="plain">
         <tbody>
           {rows.map((row) => (
-            <tr key={row.id} data-check={row.id}>
+            <tr key={row.subject} data-check={row.subject}>
               <td>
-                {CHECK_NAMES[row.id]}
-                {row.id === 'threads' && ubolt && ubolt !== 'new set' ? (
+                {row.name}
+                {row.subject === 'threads' && ubolt && ubolt !== 'new set' ? (
                   <div className="muted">
                     <Length mm={ubolt.exposedAfter} /> or{' '}
                     <span className="figure">{Math.max(0, ubolt.threadsLeft).toFixed(1)}</span> threads left beyond the
                     nut
                   </div>
                 ) : null}
-                {row.verdict !== 'fits' && row.reason ? <div className="muted">{row.reason}</div> : null}
+                {row.reason && (row.verdict !== 'fits' || row.subject === 'stress') ? (
+                  <div className={row.verdict === 'does not fit' ? '' : 'muted'}>{words(row.reason)}</div>
+                ) : null}
+                {row.defect ? (
+                  <div className="muted">
+                    {row.defect.endedAt ? 'ended' : `open defect until ${row.defect.dueOn}`}: {row.defect.reason}
+                  </div>
+                ) : null}
               </td>
               <td className="verdict">
-                <Marked kind={MARK[row.verdict]}>{row.verdict}</Marked>
+                {row.verdict === 'does not fit' ? (
+                  <span className="stop-word">STOP does not fit</span>
+                ) : (
+                  <Marked kind={row.verdict === 'fits' ? 'done' : 'untouched'}>{row.verdict}</Marked>
+                )}
               </td>
             </tr>
           ))}
@@ -73,6 +86,7 @@ export function ChecksSheet({ jobId, rows, prediction, keepUbolts }: Props) {
           ) : null}
         </tbody>
       </table>
+      {offer ? <UboltOrders offer={offer} /> : null}
       {keepUbolts && ubolt && (ubolt === 'new set' || ubolt.engagement === 'does not fit') ? (
         <div className="note">
           <p>

@@ -1,14 +1,24 @@
 'use client';
 import { Marked } from '../controls/Mark';
 import Link from 'next/link';
+import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
+import { fitRows } from '@/contracts/fit';
+import { type ShelfItem } from '@/contracts/shelf';
+import { stockPartOf } from '@/contracts/stock';
+import { uboltsOf } from '@/contracts/ubolts';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { SIDES, type AxleInput, type Side } from '@/core/height/axleInput';
 import { missingFor, type SidePrediction, type StatePrediction } from '@/core/height/predict';
 import { assemble, type Assembled } from '@/core/measure/assemble';
 import { provisional } from '@/core/measure/provisional';
-import { planChecks } from '@/core/procedure/checks';
+import { factsOf } from '@/core/procedure/checks';
+import { uboltNeed } from '@/core/selection/uboltNeed';
+import { worstTravel } from '@/core/travel/hubTravel';
+import { call } from '../job/api';
+import { Waiting } from '../controls/Waiting';
+import { faultText } from '../prediction/useWorker';
 import { CandidatesSheet } from '../candidates/CandidatesSheet';
 import { SchoolsSheet } from '../candidates/SchoolsSheet';
 import { LoadDeflection } from '../chart/LoadDeflection';
@@ -28,6 +38,7 @@ import { FiguresSheet } from './FiguresSheet';
 import { LedgerSheet } from './LedgerSheet';
 import { LevelSheet } from './LevelSheet';
 import { PlanEditor } from './PlanEditor';
+import { PlansSheet } from './PlansSheet';
 import { WhatIfSheet } from './WhatIfSheet';
 import { StoreSheet } from './StoreSheet';
 import { usePlan } from './usePlan';
@@ -46,15 +57,32 @@ export function ChooseStation({ first, people, person }: StationProps) {
   const standing = useMemo(() => assemble(sheetOf(view, [])).input, [view]);
   const lacks = missingFor(assembled.input);
   const ready = lacks.length === 0;
-  const { prediction, bands, refused, progress, stop } = usePrediction(ready ? assembled.input : null);
+  const { prediction, bands, refused, fault, progress, stop } = usePrediction(ready ? assembled.input : null);
   const shownSide = prediction?.sides[side] ?? null;
   const at = Math.max(0, shownSide?.states.findIndex((s) => s.id === stateId) ?? 0);
   const state = shownSide?.states[at];
-  const checks = planChecks(
-    assembled.input,
-    prediction,
-    (item) => view.safety.find((s) => s.item === item)?.answer ?? 'notChecked',
+  const facts = useMemo(
+    () => (prediction ? { ...factsOf(prediction), travel: worstTravel(prediction.sides) } : null),
+    [prediction],
   );
+  const planned = useMemo(
+    () => ({ ...view, plan: { ...view.plan, changes: JSON.parse(changesText) as JobView['plan']['changes'] } }),
+    [view, changesText],
+  );
+  const checks = useMemo(() => fitRows(planned, facts, assembled), [planned, facts, assembled]);
+  const parts = useQuery({
+    queryKey: ['job-parts', view.job.id],
+    queryFn: () => call<ShelfItem[]>(`/api/jobs/${view.job.id}/parts`, 'GET'),
+  });
+  const stock = useMemo(() => parts.data?.map(stockPartOf) ?? [], [parts.data]);
+  const bolts = useMemo(() => uboltsOf(view), [view]);
+  const needed =
+    prediction?.ubolt === 'new set' ||
+    (prediction?.ubolt &&
+      prediction.ubolt.reason &&
+      (prediction.ubolt.engagement === 'does not fit' || prediction.ubolt.runOut === 'does not fit'));
+  const orders = needed ? uboltNeed(assembled.input, assembled.input.changes, bolts) : null;
+  const refusedHere = assembled.refused.find((r) => r.side === side);
   return (
     <JobFrame view={view} station="choose" people={people} person={person}>
       <div className="state-bar">
@@ -78,11 +106,12 @@ export function ChooseStation({ first, people, person }: StationProps) {
           <Sheet title={`Elevation, ${side}`} aside={<span className="muted">was dashed, becomes solid</span>}>
             <Elevations view={view} assembled={assembled} side={side} shown={shownSide} state={state} />
           </Sheet>
+          <PlansSheet job={job} plan={plan} input={standing} stock={stock} ubolts={bolts} />
           <PlanEditor view={view} plan={plan} />
           {ready && shownSide ? (
             <WhatIfSheet key={changesText} input={assembled.input} side={side} stateId={state?.id ?? stateId} />
           ) : null}
-          <CandidatesSheet job={job} plan={plan} input={standing} />
+          <CandidatesSheet job={job} plan={plan} input={standing} ubolts={bolts} />
           {shownSide && state?.old ? (
             <SpringSheet
               input={assembled.input}
@@ -114,6 +143,18 @@ export function ChooseStation({ first, people, person }: StationProps) {
           {shownSide && state?.old ? <FiguresSheet side={shownSide} state={state} /> : null}
         </div>
         <div className="sheets">
+          {refusedHere ? (
+            <div className="note" role="alert">
+              <p className="stop-word">STOP: {refusedHere.reason}.</p>
+            </div>
+          ) : null}
+          {fault ? (
+            <div className="note" role="alert">
+              <p>
+                <Marked kind="look">{faultText(fault)}</Marked>
+              </p>
+            </div>
+          ) : null}
           {refused ? (
             <div className="note" role="alert">
               <p>
@@ -136,7 +177,13 @@ export function ChooseStation({ first, people, person }: StationProps) {
           )}
           {prediction && shownSide ? <LevelSheet view={view} prediction={prediction} /> : null}
           <StoreSheet job={job} plan={plan} ready={ready && refused === null} />
-          <ChecksSheet jobId={view.job.id} rows={checks} prediction={prediction} keepUbolts={view.job.keepUbolts} />
+          <ChecksSheet
+            jobId={view.job.id}
+            rows={checks}
+            prediction={prediction}
+            keepUbolts={view.job.keepUbolts}
+            offer={orders ? { job, orders, shelf: parts.data ?? [] } : null}
+          />
           <CostsSheet job={job} />
           <SchoolsSheet job={job} />
         </div>
@@ -175,7 +222,7 @@ function Elevations({ view, assembled, side, shown, state }: ElevationProps) {
         assumed={assumedParts(assembled.input)}
       />
     );
-  if (!dotted) return <p className="muted">Drawing…</p>;
+  if (!dotted) return <Waiting what="drawing" />;
   return (
     <>
       <ElevationDrawing
@@ -210,7 +257,13 @@ function Gaps({ view, assembled, lacks, solving }: GapsProps) {
   return (
     <Sheet title="Height ledger">
       {lacks.length === 0 ? (
-        <p className="muted">{solving ? 'Solving…' : 'No height can be foretold from this.'}</p>
+        solving ? (
+          <p>
+            <Waiting what="solving the spring" />
+          </p>
+        ) : (
+          <p className="muted">No height can be foretold from this.</p>
+        )
       ) : null}
       {lacks.includes('change') ? <p>Plan a change and its height appears here.</p> : null}
       {lacks.some((l) => l !== 'change') ? (

@@ -1,10 +1,11 @@
 import { type ReactNode } from 'react';
 import { type SidePrediction, type SpringFigures, type StatePrediction } from '@/core/height/predict';
 import { smallBumpRate } from '@/core/height/load';
-import { ENDLESS } from '@/core/leafpack/stress';
-import { decimalText } from '@/core/units/format';
+import { ENDLESS, STRESS_SOURCE } from '@/core/leafpack/stress';
+import { SPRING_STEEL_LIMITS } from '@/core/material/steel';
 import { Sheet } from '../controls/Sheet';
 import { Length } from '../measured/Figure';
+import { Quantity } from '../measured/Quantity';
 
 interface Props {
   side: SidePrediction;
@@ -26,19 +27,29 @@ function lifeText({ least, most }: { least: number; most: number }): string {
   return words(least) === words(most) ? words(least) : `${words(least)} to ${words(most)}`;
 }
 
+/** The leaf stressed most, with STOP past the limit of its kind. */
+function Stress({ values, limit }: { values: readonly number[]; limit: number }) {
+  const worst = values.reduce((w, v, i) => (Math.abs(v) > Math.abs(values[w]!) ? i : w), 0);
+  const value = Math.abs(values[worst] ?? 0);
+  return (
+    <span className={value > limit ? 'stop-word' : ''}>
+      {value > limit ? 'STOP ' : ''}
+      <span className="figure">
+        {value.toFixed(0)} MPa, leaf {worst + 1}
+      </span>
+    </span>
+  );
+}
+
 /** What the spring does before and after in the load state shown, and the handbook's word beside the model's. */
 export function FiguresSheet({ side, state }: Props) {
   const { old, built } = state;
   const rows: { name: string; of: (f: SpringFigures) => ReactNode }[] = [
     { name: 'Loaded arch, eye line to leaf middle', of: (f) => <Length mm={f.arch} /> },
-    { name: 'Rate on ride height', of: (f) => <span className="figure">{decimalText(f.rate, 1)} N/mm</span> },
+    { name: 'Rate on ride height', of: (f) => <Quantity value={f.rate} of="rate" digits={1} /> },
     {
       name: `Rate of a small bump, ± ${SMALL_BUMP} mm, friction and all`,
-      of: (f) => (
-        <span className="figure">
-          {decimalText(smallBumpRate(f.rate, f.frictionHeight * f.rate, SMALL_BUMP), 0)} N/mm
-        </span>
-      ),
+      of: (f) => <Quantity value={smallBumpRate(f.rate, f.frictionHeight * f.rate, SMALL_BUMP)} of="rate" />,
     },
     {
       name: 'Bounces at',
@@ -54,15 +65,17 @@ export function FiguresSheet({ side, state }: Props) {
       of: (f) => <span className="figure">{((f.shackleAngle * 180) / Math.PI).toFixed(0)}°</span>,
     },
     {
-      name: 'Highest bending stress, from the free leaf',
-      of: ({ peakStress }) => {
-        const peak = Math.max(...peakStress);
-        return (
-          <span className="figure">
-            {peak.toFixed(0)} MPa, leaf {peakStress.indexOf(peak) + 1}
-          </span>
-        );
-      },
+      name: `Highest working stress outside the seat; limit standing ${SPRING_STEEL_LIMITS.static} MPa (${STRESS_SOURCE})`,
+      of: ({ peakStress }) => <Stress values={peakStress} limit={SPRING_STEEL_LIMITS.static} />,
+    },
+    {
+      name: `Flattened in the clamp, static; limit yield ${SPRING_STEEL_LIMITS.yield} MPa (${STRESS_SOURCE})`,
+      of: ({ clampStress }) =>
+        clampStress && clampStress.some((v) => v !== 0) ? (
+          <Stress values={clampStress} limit={SPRING_STEEL_LIMITS.yield} />
+        ) : (
+          'left curved'
+        ),
     },
     {
       name: 'Swings of ± a quarter of the load until a crack: an indication, never a distance to drive',
@@ -110,10 +123,10 @@ export function FiguresSheet({ side, state }: Props) {
                   Handbook rate <span className="muted">(full contact, no gaps: an estimate)</span>
                 </td>
                 <td className="number muted">
-                  <span className="figure">{decimalText(side.handbook.rateBefore, 1)} N/mm</span>
+                  <Quantity value={side.handbook.rateBefore} of="rate" digits={1} />
                 </td>
                 <td className="number muted">
-                  <span className="figure">{decimalText(side.handbook.rateAfter, 1)} N/mm</span>
+                  <Quantity value={side.handbook.rateAfter} of="rate" digits={1} />
                 </td>
               </tr>
             ) : null}

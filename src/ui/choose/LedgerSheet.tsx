@@ -1,5 +1,6 @@
 'use client';
 import { type JobView } from '@/contracts/job';
+import { chanceOf } from '@/core/height/chance';
 import { summarise } from '@/core/height/ledger';
 import { inputLabel } from '@/core/height/axleInput';
 import { type Band } from '@/core/height/band';
@@ -20,6 +21,9 @@ interface Props {
   onStop: () => void;
 }
 
+/** A wish is reached with a chance, never just reached. */
+export const REACH_WORDS = { likely: 'likely reached', edge: 'at the edge', missed: 'likely missed' } as const;
+
 /** Where every millimetre comes from, and how that stands against what was wanted. */
 export function LedgerSheet({ view, sideName, side, state, band, progress, onStop }: Props) {
   const { job } = view;
@@ -27,7 +31,7 @@ export function LedgerSheet({ view, sideName, side, state, band, progress, onSto
   const half = band?.half ?? state.firstOrder;
   const { change } = summarise(state.ledger);
   const short = job.wantedChange - change;
-  const met = Math.abs(short) <= job.tolerance;
+  const chance = chanceOf(change, half, { target: job.wantedChange, tolerance: job.tolerance });
   const [worst, ...next] = state.contributions.filter((c) => c.effect >= 0.5);
   return (
     <Sheet title={`Height ledger, ${sideName}, ${state.name}`}>
@@ -56,19 +60,21 @@ export function LedgerSheet({ view, sideName, side, state, band, progress, onSto
           {wantedHere ? (
             <strong>
               {' '}
-              <Marked kind={met ? 'done' : 'look'}>
-                {met ? (
-                  'reached'
-                ) : (
-                  <>
-                    {short > 0 ? 'short by' : 'over by'} <Length mm={Math.abs(short)} />
-                  </>
-                )}
-              </Marked>
+              <Marked kind={chance.reach === 'likely' ? 'done' : 'look'}>{REACH_WORDS[chance.reach]}</Marked>
             </strong>
           ) : (
             <span className="muted"> in “{view.states.find((s) => s.wanted)?.name}”</span>
           )}
+          {wantedHere ? (
+            <span data-testid="chance">
+              : <strong className="figure">{Math.round(100 * chance.share)} %</strong> of such jobs end inside the wish
+              {Math.abs(short) > job.tolerance ? (
+                <>
+                  ; the middle is {short > 0 ? 'short by' : 'over by'} <Length mm={Math.abs(short)} />
+                </>
+              ) : null}
+            </span>
+          ) : null}
         </p>
         <p className="muted">
           {job.guess === null ? (
@@ -80,8 +86,14 @@ export function LedgerSheet({ view, sideName, side, state, band, progress, onSto
           )}
           {side.handbook ? (
             <>
-              Handbook rule: <Length mm={side.handbook.change} signed />
-              {state.id === view.states[0]?.id ? '' : ' (as it stands today)'}.
+              {side.handbook.change === null ? (
+                'The handbook rule has nothing on this.'
+              ) : (
+                <>
+                  Handbook rule: <Length mm={side.handbook.change} signed />
+                  {state.id === view.states[0]?.id ? '' : ' (as it stands today)'}.
+                </>
+              )}
             </>
           ) : null}
         </p>

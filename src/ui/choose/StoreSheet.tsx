@@ -4,6 +4,8 @@ import { CORE_VERSION } from '@/core/version';
 import { summarise } from '@/core/height/ledger';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
+import { Waiting } from '../controls/Waiting';
+import { Clock } from '../measured/Clock';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
@@ -39,6 +41,7 @@ export function StoreSheet({ job, plan, ready }: Props) {
         <button type="button" className="act" disabled={!ready || !plan.saved || busy} onClick={() => void store()}>
           {busy ? 'Solving on the server…' : 'Store this prediction'}
         </button>
+        {busy ? <Waiting what="the server draws the band from 300 springs like this one" /> : null}
         {plan.saved ? null : <span className="muted">save the plan first</span>}
       </div>
       <ProblemNote problem={problem} />
@@ -58,9 +61,9 @@ export function StoreSheet({ job, plan, ready }: Props) {
                     <Length mm={summary.change} signed /> <PlusMinus mm={summary.half} unit={false} />{' '}
                   </>
                 ) : null}
-                <span className="muted">
-                  {ledger?.side}, plan {p.planVersion}, {p.person}, {p.madeAt.slice(0, 10)}, core {p.coreVersion}, seed{' '}
-                  {p.seed}
+                <strong>{p.planName ?? `plan, version ${p.planVersion}`}</strong>{' '}
+                <span className="muted" title={`seed ${p.seed}`}>
+                  {ledger?.side}, {p.person}, <Clock at={p.madeAt} />, core {p.coreVersion}
                 </span>
                 {p.coreVersion === CORE_VERSION ? null : (
                   <>

@@ -8,6 +8,7 @@ import { Sheet } from '../controls/Sheet';
 import { Slider } from '../controls/Slider';
 import { Length, useLengthText } from '../measured/Figure';
 import { usePrediction } from '../prediction/usePrediction';
+import { Quantity } from '../measured/Quantity';
 
 /** What a slider moves: one figure of one change. */
 interface Knob {
@@ -153,7 +154,7 @@ export function WhatIfSheet({ input, side, stateId }: Props) {
             Then the work changes “{state.name}” by <Length mm={summarise(state.ledger).change} signed />
             {state.built ? (
               <>
-                , the rate is <span className="figure">{decimalText(state.built.rate, 0)} N/mm</span>
+                , the rate is <Quantity value={state.built.rate} of="rate" />
               </>
             ) : null}
             .

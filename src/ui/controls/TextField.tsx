@@ -10,22 +10,27 @@ interface Props {
   most: number;
   /** More than one line. */
   rows?: number;
+  /** A form is not sent without it. */
+  required?: boolean;
   onChange: (text: string) => void;
 }
 
 /** Plain words. Measured values go into a `MeasuredInput`. */
-export function TextField({ label, spoken, value, most, rows = 1, onChange }: Props) {
+export function TextField({ label, spoken, value, most, rows = 1, required = false, onChange }: Props) {
   const id = useId();
   const common = {
     id,
     value,
     maxLength: most,
-    ...(spoken && { 'aria-label': spoken }),
+    'aria-label': spoken ?? label,
     onChange: (event: { target: { value: string } }) => onChange(event.target.value),
   };
   return (
     <div className={rows > 1 ? 'field wide' : 'field'}>
-      <label htmlFor={id}>{label}</label>
+      <label htmlFor={id}>
+        {label}
+        {required ? <span className="needed"> needed</span> : null}
+      </label>
       {rows > 1 ? <Input.TextArea rows={rows} {...common} /> : <Input {...common} />}
     </div>
   );

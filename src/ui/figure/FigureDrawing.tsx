@@ -37,7 +37,7 @@ function useLocked(figure: Figure, typing: boolean): Extent {
 
 /** A to-scale figure whose dimensions are the fields: touch one and its field has the focus. */
 export function FigureDrawing({ figure, view, values, focus, onPick }: Props) {
-  const { lengths } = useView();
+  const { lengths, units } = useView();
   const [box, width] = useWidth<HTMLElement>(520);
   const extent = useLocked(figure, focus !== null);
   const s = fit(extent, width, figure.margin);
@@ -68,7 +68,7 @@ export function FigureDrawing({ figure, view, values, focus, onPick }: Props) {
         ))}
         {dimensions.map((mark) => {
           const read = values(mark.at.point, mark.at.side, mark.at.leafId);
-          const text = mark.known ? dimensionText(read.value, mark.at.point, lengths) : '?';
+          const text = mark.known ? dimensionText(read.value, mark.at.point, units) : '?';
           const wide = Math.max(TOUCH, text.length * 10 + 12);
           return (
             <g

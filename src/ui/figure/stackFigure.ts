@@ -13,8 +13,6 @@ import {
 import { type Values } from './values';
 import { type FieldOf } from './vehicleFigures';
 
-/** Thickness of the plate under the nuts, mm; only drawn. */
-const PLATE = 12;
 /** Room between figures in the column, px. */
 const ROW = 46;
 
@@ -23,12 +21,14 @@ export function stackFigure(values: Values, field: FieldOf, arrangement: 'over' 
   const [tube, perch, block, pack] = (['tubeDiameter', 'perchHeight', 'blockHeight', 'packThickness'] as const).map(
     (p) => values(p),
   );
+  const plate = values('plateThickness');
   const spacing = values('uboltSpacing');
   const [nut, exposed] = (['uboltNut', 'uboltExposed'] as const).map((p) => values(p));
   const radius = tube!.value / 2;
   const levels = { perch: radius, block: radius + perch!.value, pack: radius + perch!.value + block!.value };
   const packTop = levels.pack + pack!.value;
-  const nutTop = packTop + PLATE + nut!.value;
+  const plateTop = packTop + plate.value;
+  const nutTop = plateTop + nut!.value;
   const legTop = nutTop + exposed!.value;
   const up = arrangement === 'over' ? 1 : -1;
   const half = spacing.value / 2;
@@ -54,7 +54,7 @@ export function stackFigure(values: Values, field: FieldOf, arrangement: 'over' 
         { path: box(levels.perch * 0.92, levels.block, half * 0.7), look: 'outline', known: perch!.known },
         { path: box(levels.block, levels.pack, half * 0.85), look: 'steel', known: block!.known },
         { path: box(levels.pack, packTop, half + 36), look: 'steel', known: pack!.known },
-        { path: box(packTop, packTop + PLATE, half + 26), look: 'outline', known: true },
+        { path: box(packTop, plateTop, half + 26), look: 'outline', known: plate.known },
       ];
       for (const out of [-1, 1]) {
         const x = out * (half + 6);
@@ -64,12 +64,7 @@ export function stackFigure(values: Values, field: FieldOf, arrangement: 'over' 
           known: spacing.known && exposed!.known,
         });
         shapes.push({
-          path: outline([
-            at(x - 12, packTop + PLATE),
-            at(x - 12, nutTop),
-            at(x + 12, nutTop),
-            at(x + 12, packTop + PLATE),
-          ]),
+          path: outline([at(x - 12, plateTop), at(x - 12, nutTop), at(x + 12, nutTop), at(x + 12, plateTop)]),
           look: 'steel',
           known: nut!.known,
         });
@@ -78,6 +73,7 @@ export function stackFigure(values: Values, field: FieldOf, arrangement: 'over' 
       const column = s.x(half + 40) + 100;
       const right = s.x(half + 40) + 14;
       const pieces: [PointId, number, number][] = [
+        ['plateThickness', packTop, plateTop],
         ['packThickness', levels.pack, packTop],
         ['blockHeight', levels.block, levels.pack],
         ['perchHeight', levels.perch, levels.block],
@@ -88,7 +84,7 @@ export function stackFigure(values: Values, field: FieldOf, arrangement: 'over' 
       const dimensions: DimensionMark[] = order.map(([point, from, to], k) =>
         bracket(given(point), at(half + 36, from), at(half + 36, to), right, {
           x: column,
-          y: middle + (k - 1.5) * ROW,
+          y: middle + (k - 2) * ROW,
         }),
       );
       // Dowel and hole below and above each other where the spring meets its perch.
@@ -148,6 +144,7 @@ export function threadFigure(values: Values, field: FieldOf): Figure {
           bracket(given('uboltNut'), at(15, 0), at(15, nut!.value), s.x(24), { x: s.x(45) + 74, y: y + 22 + ROW + 20 }),
           upright(given('uboltThreaded'), at(-7, end), at(-7, top), s.x(-45) - 40),
           leader(given('uboltPitch'), at(-5, top - pitch!.value), { x: s.x(-45) - 92, y: y - 4 }),
+          leader(given('uboltThread'), at(5, top - 2), { x: s.x(45) + 74, y: y - 26 }),
         ],
         captions: [],
       };

@@ -1,7 +1,9 @@
 'use client';
-import { type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { type JobView, type Person } from '@/contracts/job';
-import { stationStates, type StationId } from '@/contracts/stations';
+import { type StationId } from '@/contracts/stationNames';
+import { stationStates } from '@/contracts/stations';
+import { OpenLine } from './OpenLine';
 import { PageFrame } from './PageFrame';
 import { StationTape } from './StationTape';
 
@@ -22,14 +24,17 @@ interface Props {
 
 /** One station of one job. */
 export function JobFrame({ view, station, people, person, children }: Props) {
+  const states = useMemo(() => stationStates(view), [view]);
+  const { open, state } = states[station];
   return (
     <PageFrame
       title={`${view.vehicle.name}, ${view.axle.position} axle`}
       note={view.job.complaint}
       people={people}
       person={person}
-      tape={<StationTape jobId={view.job.id} states={stationStates(view)} current={station} />}
+      tape={<StationTape jobId={view.job.id} states={states} current={station} />}
     >
+      {state !== 'untouched' && open.length > 0 ? <OpenLine open={open} /> : null}
       {children}
     </PageFrame>
   );

@@ -1,12 +1,20 @@
 import { Mark, type MarkKind } from '../controls/Mark';
 import Link from 'next/link';
-import { STATIONS, type StationId, type StationState } from '@/contracts/stations';
+import { STATIONS, type StationId } from '@/contracts/stationNames';
+import { type Station, type StationState } from '@/contracts/stations';
 
 const MARK: Record<StationState, { kind: MarkKind; word: string }> = {
   untouched: { kind: 'untouched', word: 'not yet' },
   open: { kind: 'open', word: 'open' },
   done: { kind: 'done', word: 'done' },
   flagged: { kind: 'look', word: 'look' },
+};
+
+/** How a station stands: what stops it before what is merely open. */
+const wordOf = ({ state, open }: Station): string => {
+  if (state === 'untouched') return MARK.untouched.word;
+  if (open.some((item) => item.stop)) return 'STOP';
+  return state === 'open' && open.length > 0 ? `${open.length} open` : MARK[state].word;
 };
 
 /** Screens outside a job, besides the Board. */
@@ -19,7 +27,7 @@ export type PlaceId = (typeof PLACES)[number]['id'];
 
 interface Props {
   jobId?: string;
-  states?: Record<StationId, StationState>;
+  states?: Record<StationId, Station>;
   current?: StationId | PlaceId;
 }
 
@@ -47,7 +55,7 @@ export function StationTape({ jobId, states, current }: Props) {
                 >
                   <span className="name">{station.name}</span>
                   <span className="state">
-                    {station.number} <Mark kind={MARK[states[station.id]].kind} /> {MARK[states[station.id]].word}
+                    {station.number} <Mark kind={MARK[states[station.id].state].kind} /> {wordOf(states[station.id])}
                   </span>
                 </Link>
               </li>

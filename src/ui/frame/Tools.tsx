@@ -1,14 +1,25 @@
 'use client';
-import { Select } from 'antd';
+import { Popover, Select } from 'antd';
 import { useRouter } from 'next/navigation';
 import { type Person } from '@/contracts/job';
+import { CHOSEN_DIMENSIONS, INCH_VIEW, METRIC_VIEW, UNIT_CHOICES, type ChosenDimension } from '@/contracts/units';
 import { Chips } from '../controls/Chips';
 import { useView } from '../theme/Providers';
 
-/** Person, unit and light of this screen. */
+const NAMES: Record<ChosenDimension, string> = {
+  length: 'lengths',
+  mass: 'masses',
+  torque: 'torque',
+  rate: 'rates',
+  pressure: 'pressure',
+  distance: 'distance',
+};
+
+/** Person, units and light of this screen. The units are the person's own, on every screen. */
 export function Tools({ people, person }: { people: readonly Person[]; person: string }) {
-  const { lengths, setLengths, dark, setDark } = useView();
+  const { units, setUnits, dark, setDark } = useView();
   const router = useRouter();
+  const same = (all: typeof units) => CHOSEN_DIMENSIONS.every((d) => units[d] === all[d]);
   return (
     <div className="tools">
       <Select
@@ -22,14 +33,39 @@ export function Tools({ people, person }: { people: readonly Person[]; person: s
         }}
       />
       <Chips
-        label="Lengths shown in"
+        label="Units"
         options={[
-          { id: 'in', name: 'in 1/16' },
-          { id: 'mm', name: 'mm' },
+          { id: 'in', name: 'in, lb' },
+          { id: 'mm', name: 'mm, kg' },
         ]}
-        value={lengths}
-        onPick={setLengths}
+        value={same(INCH_VIEW) ? 'in' : same(METRIC_VIEW) ? 'mm' : null}
+        onPick={(id) => setUnits(id === 'in' ? INCH_VIEW : METRIC_VIEW)}
       />
+      <Popover
+        trigger="click"
+        placement="bottomRight"
+        content={
+          <div className="unit-choices" role="group" aria-label="Units, one by one">
+            {CHOSEN_DIMENSIONS.map((dimension) => (
+              <Chips
+                key={dimension}
+                label={NAMES[dimension]}
+                shown
+                options={UNIT_CHOICES[dimension].map((id) => ({
+                  id: id as string,
+                  name: id === 'in' ? 'in 1/16' : id,
+                }))}
+                value={units[dimension]}
+                onPick={(unit) => setUnits({ ...units, [dimension]: unit })}
+              />
+            ))}
+          </div>
+        }
+      >
+        <button type="button" className="act quiet">
+          units…
+        </button>
+      </Popover>
       <Chips
         label="Light"
         options={[

@@ -15,6 +15,7 @@ import { useSend } from '../job/useSend';
 import { Length, useLengthText } from '../measured/Figure';
 import { usePrediction } from '../prediction/usePrediction';
 import { useView } from '../theme/Providers';
+import { Quantity } from '../measured/Quantity';
 
 const ROW = 46;
 
@@ -152,7 +153,7 @@ function BreakEffect({ job, side }: { job: JobHandle; side: Side }) {
       <Marked kind="look">
         As measured it stands with the break. Made good by its like, this side would stand <Length mm={mend} signed />{' '}
         from now, at <span className="figure">{state.built.rate.toFixed(1)}</span> instead of{' '}
-        <span className="figure">{state.old.rate.toFixed(1)} N/mm</span>. Every plan makes it good first.
+        <Quantity value={state.old.rate} of="rate" digits={1} />. Every plan makes it good first.
       </Marked>
     </p>
   );

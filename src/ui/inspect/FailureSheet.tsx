@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { failureHistory } from '@/core/inspection/failures';
-import { type FieldRule } from '@/core/units/parse';
+import { distanceRule } from '@/core/units/rules';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { TextField } from '../controls/TextField';
@@ -9,8 +9,9 @@ import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { TypedField, type Typed } from '../measured/TypedField';
+import { Quantity } from '../measured/Quantity';
 
-const KM: FieldRule = { dimension: 'count', unit: 'count', min: 0, max: 1e7 };
+const KM = distanceRule(0, 1e7);
 
 /** What broke before on this vehicle: where and at which distance. The same place twice is a cause to be found. */
 export function FailureSheet({ job }: { job: JobHandle }) {
@@ -36,7 +37,7 @@ export function FailureSheet({ job }: { job: JobHandle }) {
           <span className="muted">nothing written down</span>
         ) : (
           <span className="muted">
-            one in <span className="figure">{Math.round(history.kmPerFailure)} km</span>
+            one in <Quantity value={history.kmPerFailure} of="distance" />
           </span>
         )
       }
@@ -51,14 +52,14 @@ export function FailureSheet({ job }: { job: JobHandle }) {
       <ul className="stored">
         {view.failures.map((f) => (
           <li key={f.id}>
-            <span className="figure">{Math.round(f.km)} km</span> {f.place}{' '}
+            <Quantity value={f.km} of="distance" /> {f.place}{' '}
             <span className="muted">{[f.cause, f.person].filter(Boolean).join(', ')}</span>
           </li>
         ))}
       </ul>
       <div className="grid-fields tight">
         <TextField label="Where it broke" most={120} value={place} onChange={setPlace} />
-        <TypedField label="At km" rule={KM} value={km} draft={`${view.job.id}|failure`} onChange={setKm} />
+        <TypedField label="Odometer" rule={KM} value={km} draft={`${view.job.id}|failure`} onChange={setKm} />
         <TextField label="Likely cause" most={300} value={cause} onChange={setCause} />
       </div>
       <button type="button" className="act quiet" disabled={busy || place.trim() === '' || !km} onClick={add}>

@@ -1,13 +1,26 @@
 'use client';
 import { useSyncExternalStore } from 'react';
 import { liveSchema, type Live } from '@/contracts/instrument';
+import { STATE_WORDS, valueText } from './liveText';
 
-/** One stream for the whole page, and none while nobody looks: a browser has few connections to a server. */
+/** A figure that changes is shown this often at most, ms. */
+const EVERY = 250;
+
+/** What of a live value can be seen: two that look alike are the same. */
+const seen = (l: Live): string =>
+  [STATE_WORDS[l.state], l.word ?? '', l.garbled, ...l.values.map((v) => `${v.quantity} ${valueText(v)}`)].join('|');
+
+/**
+ * One stream for the whole page, and none while nobody looks: a browser has few connections to a server. Listeners hear of it four
+ * times a second at most, and only when something that is shown has changed.
+ */
 class LiveStream {
   private source: EventSource | undefined;
   private readonly listeners = new Set<() => void>();
   private readonly byId = new Map<string, Live>();
+  private readonly told = new Map<string, string>();
   private list: Live[] = [];
+  private timer: ReturnType<typeof setTimeout> | undefined;
 
   subscribe = (listener: () => void): (() => void) => {
     if (this.listeners.size === 0) document.addEventListener('visibilitychange', this.turn);
@@ -21,6 +34,7 @@ class LiveStream {
   };
 
   get = (): Live[] => this.list;
+  of = (kind: Live['kind']): Live | undefined => this.list.find((l) => l.kind === kind);
 
   private readonly turn = (): void => {
     const wanted = this.listeners.size > 0 && document.visibilityState === 'visible';
@@ -38,9 +52,24 @@ class LiveStream {
     const said = liveSchema.safeParse(JSON.parse(data));
     if (!said.success) return;
     this.byId.set(said.data.id, said.data);
-    this.list = [...this.byId.values()].sort((p, q) => p.name.localeCompare(q.name));
-    for (const listener of this.listeners) listener();
+    this.timer ??= setTimeout(this.tell, EVERY);
   }
+
+  private readonly tell = (): void => {
+    this.timer = undefined;
+    let changed = false;
+    this.list = [...this.byId.values()]
+      .map((l) => {
+        const was = this.list.find((old) => old.id === l.id);
+        const text = seen(l);
+        if (was && this.told.get(l.id) === text) return was;
+        this.told.set(l.id, text);
+        changed = true;
+        return l;
+      })
+      .sort((p, q) => p.name.localeCompare(q.name));
+    if (changed) for (const listener of this.listeners) listener();
+  };
 }
 
 const stream = new LiveStream();
@@ -48,3 +77,11 @@ const NONE: Live[] = [];
 
 /** What the instruments say, live; empty where there are none. */
 export const useInstruments = (): Live[] => useSyncExternalStore(stream.subscribe, stream.get, () => NONE);
+
+/** One instrument of a kind; who asks for it redraws only when that one says something else. */
+export const useInstrument = (kind: Live['kind']): Live | undefined =>
+  useSyncExternalStore(
+    stream.subscribe,
+    () => stream.of(kind),
+    () => undefined,
+  );

@@ -28,11 +28,24 @@ export const call = <T>(path: string, method: 'GET' | 'POST' | 'PATCH' | 'PUT', 
 export const callText = <T>(path: string, text: string): Promise<T> =>
   send<T>(path, { method: 'POST', headers: { 'Content-Type': 'text/csv' }, body: text });
 
+const SAVES = ['POST', 'PUT', 'PATCH'];
+/** A save that hangs is given up, so that the ones behind it go on; a prediction is solved anew on the server and takes longest, ms. */
+const LONGEST_SAVE = 45_000;
+const LONGEST_READ = 20_000;
+
 async function send<T>(path: string, init: RequestInit): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(path, init);
-  } catch {
+    response = await fetch(path, {
+      ...init,
+      signal: AbortSignal.timeout(SAVES.includes(init.method ?? '') ? LONGEST_SAVE : LONGEST_READ),
+    });
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'TimeoutError')
+      throw new ApiProblem({
+        code: 'slow',
+        message: 'The server took too long to answer. What you typed is kept here; try again.',
+      });
     throw new ApiProblem({
       code: 'offline',
       message: 'The server does not answer. What you typed is kept here; try again when it is back.',

@@ -29,8 +29,14 @@ export interface JobHandle {
 
 /** Ids of readings under way: a retry after a lost answer sends the same id, so it never doubles a reading. */
 const underWay = new Map<string, string>();
-/** One change after the other, so that a late answer never shows an older state of the job. */
+/** One change after the other; but one that hangs holds the others up no longer than this, ms. */
+const PATIENCE = 4000;
 let line: Promise<unknown> = Promise.resolve();
+const orLater = (sent: Promise<unknown>): Promise<unknown> =>
+  Promise.race([sent.catch(() => undefined), new Promise((resolve) => setTimeout(resolve, PATIENCE))]);
+/** Counts what was sent, so that an answer that comes late never shows an older state of the job. */
+let sentSoFar = 0;
+let shownSoFar = 0;
 
 /** The measuring day at work: the last one of its phase. */
 export const dayOf = (view: JobView, phase: NewReading['phase']): DayRow | undefined =>
@@ -58,12 +64,21 @@ export function useJob(first: JobView): JobHandle {
   }, [client, first]);
 
   const inLine = (action: () => Promise<JobView>): Promise<JobView> => {
-    const sent = line.then(action);
-    line = sent.catch(() => undefined);
-    return sent.then(
-      (next) => {
+    const before = line;
+    let number = 0;
+    const sent = before.then(() => {
+      number = ++sentSoFar;
+      return action();
+    });
+    const shown = sent.then(
+      async (next) => {
         sessionStorage.setItem(SAVED_AT, String(Date.now()));
-        client.setQueryData(['job', id], next);
+        // A read begun before this save knows nothing of it: it must not overwrite what the save brought.
+        await client.cancelQueries({ queryKey: ['job', id] });
+        if (number > shownSoFar) {
+          shownSoFar = number;
+          client.setQueryData(['job', id], next);
+        } else void client.invalidateQueries({ queryKey: ['job', id] });
         return next;
       },
       (problem: unknown) => {
@@ -72,6 +87,8 @@ export function useJob(first: JobView): JobHandle {
         throw problem;
       },
     );
+    line = before.then(() => orLater(shown));
+    return shown;
   };
   const send: JobHandle['send'] = (path, method, body) =>
     inLine(() => {

@@ -6,7 +6,6 @@ import { sheetOf } from '@/contracts/sheet';
 import { consistency } from '@/core/measure/consistency';
 import { type Assembled } from '@/core/measure/assemble';
 import { SIDES } from '@/core/height/axleInput';
-import { decimalText } from '@/core/units/format';
 import { Sheet } from '../controls/Sheet';
 import { ElevationDrawing } from '../drawing/ElevationDrawing';
 import { Length, PlusMinus } from '../measured/Figure';
@@ -16,6 +15,7 @@ import { SpringSheet } from '../spring/SpringSheet';
 import { missingText } from './missingText';
 import { type Standing } from './useStanding';
 import { SpringFitSheet } from './SpringFitSheet';
+import { Quantity } from '../measured/Quantity';
 
 interface Props {
   view: JobView;
@@ -62,7 +62,7 @@ export function StandingSheets({ view, standing }: Props) {
           <dl className="facts">
             <dt>Rate at this load</dt>
             <dd>
-              <span className="figure">{decimalText(figures.rate, 1)} N/mm</span>
+              <Quantity value={figures.rate} of="rate" digits={1} />
             </dd>
             <dt>Arch with nothing on it</dt>
             <dd>

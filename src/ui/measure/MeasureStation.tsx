@@ -1,7 +1,6 @@
 'use client';
 import { useState } from 'react';
 import { GROUPS, PLACES, pointOf, type GroupId } from '@/core/measure/points';
-import { decimalText } from '@/core/units/format';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { SheetFigure } from '../figure/SheetFigure';
@@ -25,6 +24,7 @@ import { PackFacts } from './PackFacts';
 import { PressRun } from './PressRun';
 import { RolledQuestion, rolledSoFar } from './RolledQuestion';
 import { SecondLoad } from './SecondLoad';
+import { Length } from '../measured/Figure';
 import { SurveySheet } from './SurveySheet';
 import { useAssumptions, type Assumptions } from './useAssumptions';
 import { useStanding } from './useStanding';
@@ -92,7 +92,7 @@ export function MeasureStation({ first, people, person }: StationProps) {
                     {...extras(g.id)}
                   />
                 ))}
-                {place.id === 'under' ? <SurveySheet job={job} droop={assumptions?.droop ?? null} /> : null}
+                {place.id === 'under' ? <SurveySheet job={job} travel={assumptions?.travel ?? null} /> : null}
               </section>
             ))}
           </Sheet>
@@ -124,7 +124,11 @@ function Narrows({ group, assumptions }: { group: GroupId; assumptions: Assumpti
     0,
     ...(assumptions?.ranked ?? []).filter((a) => a.point && pointOf(a.point).group === group).map((a) => a.narrows),
   );
-  return best >= 0.1 ? <strong>narrows the band by up to {decimalText(best, 1)} mm</strong> : null;
+  return best >= 0.1 ? (
+    <strong>
+      narrows the band by up to <Length mm={best} tenths />
+    </strong>
+  ) : null;
 }
 
 /** What a group asks besides its fields. */
@@ -138,6 +142,8 @@ function extrasOf(group: GroupId, job: JobHandle, hooks: FieldHooks, onRolled: (
       return { children: <PackFacts job={job} part="eyes" /> };
     case 'stack':
       return { children: <PackFacts job={job} part="seat" /> };
+    case 'ubolts':
+      return { children: <PackFacts job={job} part="bend" /> };
     case 'leaves':
       return {
         children: (

@@ -14,18 +14,19 @@ const EYE_NAMES = {
 } as const satisfies Record<(typeof EYE_FORMS)[number], string>;
 
 /** Facts of the pack that are seen, not measured. Each chip saves at once. */
-export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eyes' | 'seat' }) {
+export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eyes' | 'seat' | 'bend' }) {
   const { pack, leaves } = job.view;
   const { busy, problem, run } = useSend();
   const save = (change: Partial<PackEdit>) =>
     void run(() => {
-      const { version, eyeForm, seatShape, rusty, otherSide } = pack;
+      const { version, eyeForm, seatShape, rusty, otherSide, uboltBend } = pack;
       return job.send('/pack', 'PUT', {
         version,
         eyeForm,
         seatShape,
         rusty,
         otherSide,
+        uboltBend,
         leafCount: leaves.length,
         ...change,
       });
@@ -96,6 +97,18 @@ export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eye
             ]}
             value={pack.seatShape}
             onPick={(seatShape) => save({ seatShape })}
+          />
+        ) : null}
+        {part === 'bend' ? (
+          <Chips
+            label="The bend of the U-bolts lies"
+            shown
+            options={[
+              { id: 'tube', name: 'round the axle tube' },
+              { id: 'pack', name: 'over the pack' },
+            ]}
+            value={pack.uboltBend}
+            onPick={(uboltBend) => save({ uboltBend })}
           />
         ) : null}
       </div>

@@ -6,6 +6,7 @@ import { decimalText } from '@/core/units/format';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { Length, PlusMinus } from '../measured/Figure';
+import { useQuantityText } from '../measured/Quantity';
 
 interface Props {
   side: 'left' | 'right';
@@ -23,6 +24,7 @@ const share = ({ value, half90 }: Found): ReactNode => (
 
 /** What the readings of one spring teach, whether they agree, and which one does not. */
 export function SpringFitSheet({ side, fit, unfit, toTop }: Props) {
+  const text = useQuantityText();
   if (unfit !== null)
     return (
       <Sheet title={`Do the readings agree, ${side}`}>
@@ -42,7 +44,7 @@ export function SpringFitSheet({ side, fit, unfit, toTop }: Props) {
       </Sheet>
     );
   const { contradiction, learned } = fit;
-  const kg = (newton: number) => `${decimalText(newton / GRAVITY, 0)} kg`;
+  const kg = (newton: number) => text(newton / GRAVITY, 'mass');
   const shown = (of: 'reading' | 'load', name: string, value: number): ReactNode =>
     of === 'load' ? (
       <span className="figure">{kg(value)}</span>

@@ -5,10 +5,13 @@ import {
   isSlack,
   OBSTRUCTION_ITEMS,
   SLACK_ITEMS,
+  SLACK_MARGIN,
   slackVerdicts,
   type SlackVerdict,
   type SurveyItem,
 } from '@/core/travel/survey';
+import { type HubTravel } from '@/core/travel/hubTravel';
+import { surveyAnswers } from '@/contracts/survey';
 import { lengthRule } from '@/core/units/rules';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
@@ -17,7 +20,7 @@ import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { Length } from '../measured/Figure';
 import { TypedField } from '../measured/TypedField';
-import { SURVEY_TEXT } from './surveyText';
+import { SURVEY_TEXT } from '@/contracts/surveyText';
 
 const SLACK = lengthRule(0, 2000);
 
@@ -25,18 +28,21 @@ const slackOf = (stored: SurveyRow | undefined) =>
   stored && stored.slack !== null && stored.slackTyped ? { value: stored.slack, typed: stored.slackTyped } : null;
 
 /** Everything that runs to the axle and everything in the way: three states, and not there. */
-export function SurveySheet({ job, droop }: { job: JobHandle; droop: number | null }) {
-  const verdicts = slackVerdicts(job.view.survey, droop);
+export function SurveySheet({ job, travel }: { job: JobHandle; travel: HubTravel | null }) {
+  const verdicts = slackVerdicts(surveyAnswers(job.view), travel);
+  const droop = travel?.droopPlanned ?? null;
   return (
     <section className="group" aria-label="Slack and obstructions">
       <header>
         <h3>Slack and obstructions</h3>
         <span className="muted">
-          {droop === null ? (
+          {travel === null || droop === null ? (
             'droop not known yet'
           ) : (
             <>
-              by the springs the axle drops <Length mm={droop} /> when lifted
+              needs <Length mm={droop + SLACK_MARGIN} /> from where it stands today: lift{' '}
+              <Length mm={travel.planned} signed />, then <Length mm={droop - travel.planned} /> until it hangs, and{' '}
+              <Length mm={SLACK_MARGIN} /> to spare
             </>
           )}
         </span>
@@ -82,7 +88,7 @@ function SurveyRow({ job, item, verdict }: { job: JobHandle; item: SurveyItem; v
         <ProblemNote problem={problem} />
         {slack && (asked || measured) ? (
           <TypedField
-            label="Axle may drop until it is taut"
+            label="From where it stands now, axle may drop until it is taut"
             spoken={`${name}: axle may drop until it is taut`}
             rule={SLACK}
             value={slackOf(stored)}

@@ -8,6 +8,7 @@ import { Sheet } from '../controls/Sheet';
 import { Length } from '../measured/Figure';
 import { fieldKey, spokenField, type FieldAt } from './fields';
 import { lowerFirst } from './missingText';
+import { Quantity } from '../measured/Quantity';
 
 interface Props {
   view: JobView;
@@ -65,5 +66,5 @@ function FlagLine({ view, flag, onPick }: Props & { flag: Flag }) {
 function SaidPart({ part }: { part: Said }) {
   if (typeof part === 'string') return <>{part}</>;
   if ('mm' in part) return <Length mm={part.mm} />;
-  return <span className="figure">{part.kg.toFixed(0)} kg</span>;
+  return <Quantity value={part.kg} of="mass" />;
 }

@@ -5,7 +5,7 @@ import { sheetOf } from '@/contracts/sheet';
 import { assemble } from '@/core/measure/assemble';
 import { rankAssumptions, trialLeaf, type Assumption } from '@/core/measure/narrowing';
 import { usePrediction } from '../prediction/usePrediction';
-import { worstDroop } from './usePlannedDroop';
+import { asItStands, worstTravel, type HubTravel } from '@/core/travel/hubTravel';
 
 export interface Assumptions {
   ranked: Assumption[];
@@ -13,8 +13,8 @@ export interface Assumptions {
   by: 'plan' | 'trial';
   /** 90 % half-width of the height they were ranked on, mm. */
   half: number;
-  /** From ride height to hanging wheels, with the plan where there is one, mm. */
-  droop: number | null;
+  /** Where the hub goes, with the plan where there is one. */
+  travel: HubTravel | null;
 }
 
 /** What nobody read, ranked by what it does to the planned height; null while it is not known. */
@@ -33,11 +33,12 @@ export function useAssumptions(view: JobView, complete: boolean): Assumptions | 
     const wanted = view.states.findIndex((s) => s.wanted);
     const state = side?.states[wanted] ?? side?.states[0];
     if (!input || !state || state.contributions.length === 0) return null;
+    const travel = worstTravel(prediction?.sides);
     return {
       ranked: rankAssumptions(input, state.contributions, state.firstOrder),
       by,
       half: state.firstOrder,
-      droop: worstDroop(prediction, by === 'plan' ? 'planned' : 'now'),
+      travel: travel && by === 'trial' ? asItStands(travel) : travel,
     };
   }, [input, prediction, view, by]);
 }

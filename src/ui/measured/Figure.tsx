@@ -8,19 +8,21 @@ interface Props {
   /** Print a plus sign too. */
   signed?: boolean;
   unit?: boolean;
+  /** Tenths of a millimetre too. */
+  tenths?: boolean;
   className?: string;
 }
 
 /** A length as this screen shows lengths: whole mm, or inches with a small fraction and a spoken label. */
-export function Length({ mm, signed = false, unit = true, className = '' }: Props) {
+export function Length({ mm, signed = false, unit = true, tenths = false, className = '' }: Props) {
   const { lengths } = useView();
   const plus = signed && mm > 0 ? '+' : '';
   if (lengths === 'mm') {
-    const rounded = Math.round(mm);
+    const rounded = tenths ? Math.round(10 * mm) / 10 : Math.round(mm);
     return (
       <span className={`figure ${className}`}>
         {rounded === 0 ? '' : plus}
-        {decimalText(rounded, 0)}
+        {decimalText(rounded, tenths && !Number.isInteger(rounded) ? 1 : 0)}
         {unit ? <span className="unit-text"> mm</span> : null}
       </span>
     );

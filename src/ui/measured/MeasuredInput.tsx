@@ -3,13 +3,15 @@ import { Marked } from '../controls/Mark';
 import { Input, type InputRef } from 'antd';
 import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { echoText, quantityText } from '@/core/units/format';
+import { inView } from '@/core/units/inView';
 import { parseMeasured, type FieldRule, type Reading } from '@/core/units/parse';
 import { type UnitId } from '@/core/units/units';
 import { useView } from '../theme/Providers';
+import { Clock } from './Clock';
 import { Keypad } from './Keypad';
 import { useMeasuredField, type SaveTyped, type StoredText } from './useMeasuredField';
 
-const UNIT_SIGN: Partial<Record<UnitId, string>> = { deg: '°', count: '', price: '' };
+const UNIT_SIGN: Partial<Record<UnitId, string>> = { deg: '°', count: '', price: '', thread: '' };
 
 interface Props {
   label: string;
@@ -31,6 +33,10 @@ interface Props {
   onSave: SaveTyped;
   /** What emptying the field does; without it a saved value cannot be emptied. */
   onClear?: () => void;
+  /** A form is not sent without it. */
+  required?: boolean;
+  /** What a reading stands far away from, in words; asked about before it is saved. */
+  doubt?: ((value: number) => string | null) | undefined;
 }
 
 /** Moves to the next measured field in measuring order. */
@@ -51,6 +57,18 @@ export function focusField(anchor: string): void {
   field?.focus();
 }
 
+/** The unit an answer is told in besides its own, so that it can be told apart from the others. */
+const otherUnit = (unit: UnitId, rule: FieldRule): UnitId =>
+  unit === 'mm'
+    ? 'in'
+    : unit === 'N·m'
+      ? 'lbf·ft'
+      : unit === 'lbf·ft'
+        ? 'N·m'
+        : unit === rule.unit && rule.alternatives?.[0]
+          ? rule.alternatives[0]
+          : rule.unit;
+
 /** The echo: what was read, in both systems, and what repeated readings said. */
 function readAs({ value, unit, repeats }: Reading): string {
   const echo = echoText(value, unit);
@@ -69,16 +87,21 @@ function storedReading(stored: StoredText, rule: FieldRule): Reading {
  * refused with the reason, Escape brings back what is stored.
  */
 export function MeasuredInput(props: Props) {
-  const { label, spoken, rule, stored, draft, assumed, hint, anchor, onFocus, onEntered, onSave, onClear } = props;
+  const { label, spoken, stored, draft, assumed, hint, anchor, required, doubt, onFocus, onEntered, onSave, onClear } =
+    props;
   const id = useId();
-  const { keypad } = useView();
+  const { keypad, units, setKeypad } = useView();
+  const rule = inView(props.rule, units);
   const [focused, setFocused] = useState(false);
   const input = useRef<InputRef>(null);
-  const field = useMeasuredField(rule, stored, draft, onSave, onClear);
-  const { text, parsed, dirty, error, question, clash } = field;
-  const wrong = Boolean(error ?? question ?? clash);
+  const field = useMeasuredField({ own: props.rule, shown: rule }, stored, draft, onSave, onClear, doubt);
+  const { text, parsed, dirty, error, question, clash, locked, replaced } = field;
+  const wrong = Boolean(error ?? question ?? clash ?? locked);
+  const [reason, setReason] = useState('');
 
   const onKey = (event: KeyboardEvent<HTMLInputElement>) => {
+    // Who types on a keyboard has one: the pad stays away until it is asked for again.
+    if (keypad && event.key.length === 1 && !event.ctrlKey && !event.metaKey) setKeypad(false);
     if (event.key === 'Escape') field.forget();
     if (event.key !== 'Enter') return;
     event.preventDefault();
@@ -93,7 +116,10 @@ export function MeasuredInput(props: Props) {
 
   return (
     <div className={`field ${dirty ? 'unsaved' : ''} ${wrong ? 'wrong' : ''}`}>
-      <label htmlFor={id}>{label}</label>
+      <label htmlFor={id}>
+        {label}
+        {required ? <span className="needed"> needed</span> : null}
+      </label>
       <div className="entry">
         <Input
           ref={input}
@@ -121,7 +147,16 @@ export function MeasuredInput(props: Props) {
           {UNIT_SIGN[rule.unit] ?? rule.unit}
         </span>
       </div>
-      {keypad && focused ? <Keypad rule={rule} text={text} onText={field.type} onEnter={enter} /> : null}
+      {keypad && focused ? (
+        <Keypad
+          rule={rule}
+          label={spoken ?? label}
+          text={text}
+          onText={field.type}
+          onEnter={enter}
+          onClose={() => setKeypad(false)}
+        />
+      ) : null}
       <div className="echo" id={`${id}-echo`} aria-live="polite">
         {error ? <Marked kind="look">{error}</Marked> : null}
         {error
@@ -132,6 +167,14 @@ export function MeasuredInput(props: Props) {
               ? readAs(storedReading(stored, rule))
               : null}
         {dirty && !wrong ? <span className="look"> not saved yet</span> : null}
+        {replaced && !dirty && !wrong ? (
+          <>
+            {' '}
+            <button type="button" className="link" onClick={field.putBack}>
+              put back {replaced.typed}
+            </button>
+          </>
+        ) : null}
         {!stored && !dirty ? hint : null}
         {!stored && !dirty && assumed ? <span className="assumed">{assumed}</span> : null}
       </div>
@@ -140,16 +183,46 @@ export function MeasuredInput(props: Props) {
           <p>{question.question}</p>
           {question.options.map((option) => (
             <button key={option.label} type="button" className="act quiet" onClick={() => field.answer(option)}>
-              {option.label} = {quantityText(option.value, option.unit === 'mm' ? 'in' : rule.unit)}
+              {option.unit === 'thread'
+                ? option.label
+                : `${option.label} = ${quantityText(option.value, otherUnit(option.unit, rule))}`}
             </button>
           ))}
+          {stored ? (
+            <button type="button" className="act quiet" onClick={field.forget}>
+              Put back {stored.typed}
+            </button>
+          ) : null}
+        </div>
+      ) : null}
+      {locked ? (
+        <div className="note" role="group" aria-label="Correction">
+          <p>{locked.why}</p>
+          <Input
+            aria-label="Reason of the correction"
+            placeholder="reason"
+            value={reason}
+            maxLength={300}
+            onChange={(event) => setReason(event.target.value)}
+          />
+          <button type="button" className="act quiet" onClick={field.forget}>
+            Put back {stored?.typed ?? 'nothing'}
+          </button>
+          <button
+            type="button"
+            className="act"
+            disabled={reason.trim().length < 5}
+            onClick={() => field.correct(reason.trim())}
+          >
+            Save the correction
+          </button>
         </div>
       ) : null}
       {clash ? (
         <div className="note" role="alert">
           <p>
-            {clash.conflict.by} saved “{clash.conflict.theirs}” here at {clash.conflict.at.slice(11, 16)} UTC. You typed
-            “{text}”.
+            {clash.conflict.by} saved “{clash.conflict.theirs}” here at <Clock at={clash.conflict.at} />. You typed “
+            {text}”.
           </p>
           <button type="button" className="act quiet" onClick={field.forget}>
             Keep {clash.conflict.theirs}

@@ -3,7 +3,10 @@ import { type ReactNode } from 'react';
 import { readingKey, type NewReading } from '@/contracts/job';
 import { pointOf, type PointId } from '@/core/measure/points';
 import { type JobHandle } from '../job/useJob';
+import { doubtOf } from '@/core/measure/plausible';
+import { useLengthText } from './Figure';
 import { MeasuredInput } from './MeasuredInput';
+import { useQuantityText } from './Quantity';
 
 interface Props {
   job: JobHandle;
@@ -39,6 +42,22 @@ export function ReadingField({ job, point, side, leafId, stateId, phase = 'befor
   const { rule, label } = pointOf(point);
   const at = { point, phase, side: side ?? null, leafId: leafId ?? null, stateId: stateId ?? null };
   const reading = job.at(at);
+  const lengthText = useLengthText();
+  const massText = useQuantityText();
+  const opposite = side && job.at({ ...at, side: side === 'left' ? 'right' : 'left' });
+  const doubt = (value: number): string | null => {
+    const found = doubtOf(point, value, { other: opposite?.value, earlier: reading?.value });
+    if (!found) return null;
+    const text =
+      rule.dimension === 'length'
+        ? lengthText(found.value)
+        : rule.dimension === 'mass'
+          ? massText(found.value, 'mass')
+          : `${((found.value * 180) / Math.PI).toFixed(0)}°`;
+    return found.against === 'other'
+      ? `The other side reads ${text}. Is this one right?`
+      : `It read ${text} before. Is this one right?`;
+  };
   const name = `${rest.label ?? label}${side ? `, ${side}` : ''}`;
   return (
     <MeasuredInput
@@ -55,8 +74,21 @@ export function ReadingField({ job, point, side, leafId, stateId, phase = 'befor
       assumed={rest.assumed}
       {...(rest.onFocus && { onFocus: rest.onFocus })}
       {...(rest.onEntered && { onEntered: rest.onEntered })}
-      onSave={(typed, { value, unit }, base) =>
-        job.saveReading({ ...at, typed, value, unit, rolled, instrument: INSTRUMENT[point] ?? 'tape' }, base, rest.path)
+      doubt={doubt}
+      onSave={(typed, { value, unit }, base, correctionReason) =>
+        job.saveReading(
+          {
+            ...at,
+            typed,
+            value,
+            unit,
+            rolled,
+            instrument: INSTRUMENT[point] ?? 'tape',
+            ...(correctionReason && { correctionReason }),
+          },
+          base,
+          rest.path,
+        )
       }
     />
   );

@@ -19,10 +19,12 @@ interface Props {
   onChange: (value: Typed) => void;
   /** What emptying the field does; without it a value stays. */
   onClear?: () => void;
+  /** A form is not sent without it. */
+  required?: boolean;
 }
 
 /** A measured input inside a form that is sent as a whole. */
-export function TypedField({ label, spoken, rule, value, draft, hint, onChange, onClear }: Props) {
+export function TypedField({ label, spoken, rule, value, draft, hint, required, onChange, onClear }: Props) {
   return (
     <MeasuredInput
       label={label}
@@ -32,6 +34,7 @@ export function TypedField({ label, spoken, rule, value, draft, hint, onChange, 
       draft={draft}
       hint={hint}
       {...(onClear && { onClear })}
+      {...(required && { required })}
       onSave={(typed, reading) => onChange({ typed, value: reading.value })}
     />
   );

@@ -1,17 +1,18 @@
 'use client';
 import { useEffect, useState } from 'react';
 
-/** State that survives a reload in the browser's storage until it is forgotten. */
+/** State that survives a reload in the browser's storage until it is forgotten; another name is another state. */
 export function useKept<T>(name: string, initial: T): [T, (next: T) => void, () => void] {
   const key = `gravelwort-draft:${name}`;
-  const [value, setValue] = useState(initial);
+  const [held, setHeld] = useState({ key, value: initial });
+  const value = held.key === key ? held.value : initial;
   useEffect(() => {
     const kept = localStorage.getItem(key);
     if (kept === null) return;
     try {
       // The draft exists only in the browser, so it can be read only after the first paint.
       // eslint-disable-next-line react-hooks/set-state-in-effect
-      setValue(JSON.parse(kept) as T);
+      setHeld({ key, value: JSON.parse(kept) as T });
     } catch {
       localStorage.removeItem(key);
     }
@@ -19,11 +20,11 @@ export function useKept<T>(name: string, initial: T): [T, (next: T) => void, () 
   return [
     value,
     (next) => {
-      setValue(next);
+      setHeld({ key, value: next });
       localStorage.setItem(key, JSON.stringify(next));
     },
     () => {
-      setValue(initial);
+      setHeld({ key, value: initial });
       localStorage.removeItem(key);
     },
   ];

@@ -1,6 +1,7 @@
 'use client';
 import { useRef, useState } from 'react';
 import { type Conflict } from '@/contracts/problem';
+import { plainText, shownText } from '@/core/units/inView';
 import { parseMeasured, type FieldRule, type Parsed, type Reading } from '@/core/units/parse';
 import { type UnitId } from '@/core/units/units';
 import { ApiProblem } from '../job/api';
@@ -20,39 +21,62 @@ export interface StoredText {
   by?: string;
 }
 
-/** Saves a typed text; `base` is the saved value the edit was begun on. */
-export type SaveTyped = (typed: string, reading: Reading, base: Version) => Promise<void> | void;
+/** Saves a typed text; `base` is the saved value the edit was begun on, `reason` why a locked one is corrected. */
+export type SaveTyped = (typed: string, reading: Reading, base: Version, reason?: string) => Promise<void> | void;
 
 interface Draft {
   text: string;
   base: Version;
+  /** Unit the field showed while it was typed. */
+  unit?: UnitId;
+}
+
+/** What is on its way or waits for a word. */
+interface Pending {
+  reading: Reading;
+  typed: string;
+  base: Version;
+}
+
+/** A field as stored and as the person at work reads it. */
+export interface FieldRules {
+  own: FieldRule;
+  shown: FieldRule;
 }
 
 /**
  * One measured field's life: typed, read, asked about, saved or refused. Text not yet saved survives a reload together with
  * the saved value it was begun on.
+ * @param doubt what a reading that can be read stands far away from, in words; asked about before it is saved
  */
 export function useMeasuredField(
-  rule: FieldRule,
+  { own, shown }: FieldRules,
   stored: StoredText | null,
   draft: string,
   onSave: SaveTyped,
   onClear?: () => void,
+  doubt?: (value: number) => string | null,
 ) {
-  const storedText = stored?.typed ?? '';
+  const storedText = stored ? shownText(stored.typed, own, shown) : '';
   const [edit, setEdit, drop] = useKept<Draft | null>(draft, null);
   const [error, setError] = useState<string>();
   const [question, setQuestion] = useState<Extract<Parsed, { kind: 'ask' }>>();
-  const [clash, setClash] = useState<{ conflict: Conflict; reading: Reading }>();
+  const [clash, setClash] = useState<Pending & { conflict: Conflict }>();
+  const [locked, setLocked] = useState<Pending & { why: string }>();
+  /** The reading that was last replaced here, to be put back in one tap. */
+  const [replaced, setReplaced] = useState<StoredText>();
   const saving = useRef(false);
-  const text = edit?.text ?? storedText;
-  const parsed = parseMeasured(text, rule);
+  // What was begun in one unit and is gone on with in another says which it was.
+  const typedIn = edit?.unit && edit.unit !== shown.unit ? { ...shown, unit: edit.unit } : shown;
+  const text = edit ? (typedIn === shown ? edit.text : plainText(edit.text, shown, typedIn)) : storedText;
+  const parsed = parseMeasured(text, shown);
 
   const forget = () => {
     drop();
     setError(undefined);
     setQuestion(undefined);
     setClash(undefined);
+    setLocked(undefined);
   };
 
   const type = (now: string) => {
@@ -60,30 +84,40 @@ export function useMeasuredField(
     setError(undefined);
     setQuestion(undefined);
     if (now === storedText) drop();
-    else setEdit({ text: now, base });
+    else setEdit({ text: now, base, unit: shown.unit });
   };
 
-  const save = async (reading: Reading, base: Version, typed = text.trim()) => {
+  const save = async ({ reading, typed, base }: Pending, reason?: string) => {
     if (saving.current) return;
     saving.current = true;
     setQuestion(undefined);
+    const before = stored;
     try {
-      await onSave(typed, reading, base);
+      await onSave(plainText(typed, own, shown), reading, base, reason);
       forget();
+      setReplaced(before && before.typed !== typed ? before : undefined);
     } catch (problem) {
       const conflict = problem instanceof ApiProblem ? problem.conflict : undefined;
-      if (conflict) setClash({ conflict, reading });
+      if (conflict) setClash({ conflict, reading, typed, base });
+      else if (problem instanceof ApiProblem && problem.problem.code === 'locked')
+        setLocked({ reading, typed, base, why: problem.message });
       else setError(problem instanceof Error ? problem.message : String(problem));
     } finally {
       saving.current = false;
     }
   };
 
-  /** Saves what was typed if it can be read. Returns whether the field may be left. */
+  /** Saves what was typed if it can be read and stands in no doubt. Returns whether the field may be left. */
   const commit = (): boolean => {
-    if (!edit || clash) return !edit;
+    if (!edit || clash || locked) return !edit;
     if (parsed.kind === 'ok') {
-      void save({ value: parsed.value, unit: parsed.unit }, edit.base);
+      const reading = { value: parsed.value, unit: parsed.unit };
+      const asked = doubt?.(parsed.value);
+      if (asked) {
+        setQuestion({ kind: 'ask', question: asked, options: [{ ...reading, label: text.trim() }] });
+        return false;
+      }
+      void save({ reading, typed: text.trim(), base: edit.base });
       return true;
     }
     if (parsed.kind === 'ask') setQuestion(parsed);
@@ -104,13 +138,26 @@ export function useMeasuredField(
     error,
     question,
     clash,
+    locked,
+    replaced,
     type,
     commit,
     forget,
     /** The unit or meaning chosen is written behind what was typed, so that the text stays plain to read later. */
-    answer: ({ label, ...reading }: Reading & { label: string }) => void save(reading, edit?.base ?? null, label),
+    answer: ({ label, ...reading }: Reading & { label: string }) =>
+      void save({ reading, typed: label, base: edit?.base ?? null }),
     insist: () => {
-      if (clash) void save(clash.reading, clash.conflict.version);
+      if (clash) void save({ ...clash, base: clash.conflict.version });
+    },
+    /** Saves a correction of a locked reading with its reason. */
+    correct: (reason: string) => {
+      if (locked) void save(locked, reason);
+    },
+    /** The reading that was replaced here is read in again. */
+    putBack: () => {
+      if (!replaced) return;
+      const { typed, value, unit = own.unit } = replaced;
+      void save({ reading: { value, unit }, typed: shownText(typed, own, shown), base: stored?.version ?? null });
     },
   };
 }

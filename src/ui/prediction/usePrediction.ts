@@ -4,11 +4,14 @@ import { type AxleInput } from '@/core/height/axleInput';
 import { type Band } from '@/core/height/band';
 import { type AxlePrediction } from '@/core/height/predict';
 import { type PredictMessage, type PredictRequest, type StopRequest } from '@/workers/predict.worker';
+import { useWorker } from './useWorker';
 
 export interface Preview {
   prediction: AxlePrediction | null;
   bands: Record<'left' | 'right', Band[] | null> | null;
   refused: { field: string; reason: string } | null;
+  /** The solver itself failed: not the readings' fault. */
+  fault: string | null;
   /** 0–1 while the band is drawn, null when nothing runs. */
   progress: number | null;
 }
@@ -23,7 +26,8 @@ interface Answer extends Preview {
   of: string;
 }
 
-const IDLE: Answer = { of: '', prediction: null, bands: null, refused: null, progress: null };
+const IDLE: Answer = { of: '', prediction: null, bands: null, refused: null, fault: null, progress: null };
+const makeWorker = () => new Worker(new URL('../../workers/predict.worker.ts', import.meta.url), { type: 'module' });
 /** The preview's own seed; a stored prediction is drawn anew on the server. */
 const SEED = 20_201;
 
@@ -36,47 +40,41 @@ const SEED = 20_201;
 export function usePrediction(input: AxleInput | null, samples = 120, ranked = samples > 0): LivePreview {
   const text = useMemo(() => (input ? JSON.stringify(input) : ''), [input]);
   const [answer, setAnswer] = useState<Answer>(IDLE);
-  const worker = useRef<Worker | null>(null);
   const count = useRef(0);
-
-  useEffect(() => {
-    const w = new Worker(new URL('../../workers/predict.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = w;
-    return () => w.terminate();
-  }, []);
-
-  useEffect(() => {
-    const w = worker.current;
-    if (!w || text === '') return;
-    const id = ++count.current;
-    w.onmessage = ({ data }: MessageEvent<PredictMessage>) => {
-      if (data.id !== count.current) return;
+  const of = useRef('');
+  const ask = useWorker<PredictRequest | StopRequest, PredictMessage>(makeWorker, {
+    hear: (data) => {
+      if (data.id !== count.current) return true;
       setAnswer((old) => {
         switch (data.stage) {
           case 'central':
-            return {
-              of: text,
-              prediction: data.prediction,
-              bands: null,
-              refused: null,
-              progress: samples > 0 ? 0 : null,
-            };
+            return { ...IDLE, of: of.current, prediction: data.prediction, progress: samples > 0 ? 0 : null };
           case 'progress':
             return { ...old, progress: data.done };
           case 'bands':
             return { ...old, bands: data.bands, progress: null };
           case 'refused':
-            return { ...IDLE, of: text, refused: data };
+            return { ...IDLE, of: of.current, refused: data };
+          case 'fault':
+            return { ...IDLE, of: of.current, fault: data.reason };
         }
       });
-    };
-    w.postMessage({ id, input: JSON.parse(text) as AxleInput, seed: SEED, samples, ranked } satisfies PredictRequest);
-  }, [text, samples, ranked]);
+      return data.stage === 'progress' || (data.stage === 'central' && samples > 0);
+    },
+    died: (reason) => setAnswer({ ...IDLE, of: of.current, fault: reason }),
+  });
+
+  useEffect(() => {
+    if (text === '') return;
+    of.current = text;
+    const id = ++count.current;
+    ask({ id, input: JSON.parse(text) as AxleInput, seed: SEED, samples, ranked });
+  }, [text, samples, ranked, ask]);
 
   const stop = useCallback(() => {
-    worker.current?.postMessage({ id: ++count.current, stop: true } satisfies StopRequest);
+    ask({ id: ++count.current, stop: true }, false);
     setAnswer((old) => ({ ...old, progress: null }));
-  }, []);
+  }, [ask]);
 
   if (text === '') return { ...IDLE, stop };
   return answer.of === text ? { ...answer, stop } : { ...answer, progress: 0, stop };

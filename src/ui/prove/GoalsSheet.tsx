@@ -26,9 +26,9 @@ export function GoalsSheet({ job, stateId, rolled }: { job: JobHandle; stateId: 
   );
 }
 
-const Met = ({ met }: { met: boolean | null }) => (
+const Met = ({ met, instead }: { met: boolean | null; instead?: string | undefined }) => (
   <Marked kind={met === null ? 'untouched' : met ? 'done' : 'look'}>
-    {met === null ? 'not read yet' : met ? 'met' : 'not met'}
+    {met === null ? (instead ?? 'not read yet') : met ? 'met' : 'not met'}
   </Marked>
 );
 
@@ -41,18 +41,26 @@ function HeightGoal({ view }: { view: JobView }) {
       .find((p) => p.id === outcome?.predictionId)
       ?.ledgers.find((l) => l.side === side && l.stateId === wanted?.id);
     const line = (kind: string) => ledger?.lines.find((l) => l.kind === kind)?.value ?? 0;
-    return outcome && ledger ? [outcome.measured - line('measured') - line('load')] : [];
+    if (!outcome || !ledger) return [];
+    const read = view.readings.find(
+      (r) => r.point === outcome.point && r.phase === 'before' && r.side === side && r.stateId === wanted?.id,
+    );
+    // A before height that was only reckoned, from another load, is no base to call a goal met on.
+    const base = read?.value ?? line('measured') + line('load');
+    return [{ gain: outcome.measured - base, reckoned: read === undefined }];
   });
-  const mean = gains.length === 2 ? (gains[0]! + gains[1]!) / 2 : null;
-  const met = mean === null ? null : Math.abs(mean - view.job.wantedChange) <= view.job.tolerance;
+  const mean = gains.length === 2 ? (gains[0]!.gain + gains[1]!.gain) / 2 : null;
+  const reckoned = gains.some((g) => g.reckoned);
+  const met = mean === null || reckoned ? null : Math.abs(mean - view.job.wantedChange) <= view.job.tolerance;
   return (
     <li data-goal="height">
-      <Met met={met} /> height, {wanted?.name}: <Length mm={view.job.wantedChange} signed />{' '}
-      <PlusMinus mm={view.job.tolerance} unit={false} />
+      <Met met={met} instead={mean !== null && reckoned ? 'cannot be said' : undefined} /> height, {wanted?.name}:{' '}
+      <Length mm={view.job.wantedChange} signed /> <PlusMinus mm={view.job.tolerance} unit={false} />
       {mean === null ? null : (
         <span className="muted">
           {' '}
-          (both sides gained <Length mm={mean} signed />)
+          (both sides gained <Length mm={mean} signed />
+          {reckoned ? '; the height before was reckoned from another load, not read' : ''})
         </span>
       )}
     </li>

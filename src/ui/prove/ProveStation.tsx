@@ -12,8 +12,18 @@ import { useJob } from '../job/useJob';
 import { DayBar } from '../measure/DayBar';
 import { Length, PlusMinus } from '../measured/Figure';
 import { ReadingField } from '../measured/ReadingField';
+import { Clock } from '../measured/Clock';
+import { Quantity } from '../measured/Quantity';
+import { CloseSheet } from './CloseSheet';
 import { GoalsSheet } from './GoalsSheet';
+import { OdometerLine } from './OdometerLine';
 import { ResidualScale } from './ResidualScale';
+
+type Proving = Outcome['point'];
+
+/** A height of a point from before the work. */
+const readBefore = (view: JobView, point: Proving, side: Side, stateId: string | undefined) =>
+  view.readings.find((r) => r.point === point && r.phase === 'before' && r.side === side && r.stateId === stateId);
 
 export function ProveStation({ first, people, person }: StationProps) {
   const job = useJob(first);
@@ -21,6 +31,12 @@ export function ProveStation({ first, people, person }: StationProps) {
   const [rolled, setRolled] = useState(false);
   const wanted = view.states.find((s) => s.wanted) ?? view.states[0];
   const [stateId, setStateId] = useState(view.outcomes[0]?.stateId ?? wanted?.id ?? '');
+  const [point, setPoint] = useState<Proving>(() =>
+    SIDES.some((s) => readBefore(view, 'hubToLip', s, view.states[0]?.id)) ||
+    !SIDES.some((s) => readBefore(view, 'groundToLip', s, stateId))
+      ? 'hubToLip'
+      : 'groundToLip',
+  );
   const foretold = view.build ? view.predictions.find((p) => p.id === view.build?.predictionId) : view.predictions[0];
   const state = view.states.find((s) => s.id === stateId);
   const summaryOf = (side: Side): LedgerSummary | null => {
@@ -44,13 +60,27 @@ export function ProveStation({ first, people, person }: StationProps) {
             </Checkbox>
           </p>
           <DayBar job={job} phase="after" />
+          <Chips
+            label="Measured from"
+            shown
+            options={[
+              { id: 'hubToLip', name: 'hub to arch lip' },
+              {
+                id: 'groundToLip',
+                name: 'ground to arch lip, same tyre pressure',
+                disabled: !SIDES.some((s) => readBefore(view, 'groundToLip', s, stateId)),
+              },
+            ]}
+            value={point}
+            onPick={setPoint}
+          />
           {foretold ? (
             <div className="pair" key={stateId}>
               {SIDES.map((side) => (
                 <ReadingField
-                  key={side}
+                  key={`${point}${side}`}
                   job={job}
-                  point="hubToLip"
+                  point={point}
                   phase="after"
                   side={side}
                   stateId={stateId}
@@ -76,18 +106,21 @@ export function ProveStation({ first, people, person }: StationProps) {
               view={view}
               side={side}
               summary={summaryOf(side)}
-              outcome={view.outcomes.find((o) => o.side === side && o.stateId === stateId)}
+              point={point}
+              outcome={view.outcomes.find((o) => o.side === side && o.stateId === stateId && o.point === point)}
+              stateId={stateId}
               guessed={state?.wanted ?? false}
             />
           ))}
           {foretold ? (
             <p className="muted small">
-              Prediction of {foretold.madeAt.slice(0, 10)} by {foretold.person}, core {foretold.coreVersion}, seed{' '}
-              {foretold.seed}; it was stored before the build and cannot be changed.
+              {foretold.planName ? `${foretold.planName}. ` : ''}Prediction of <Clock at={foretold.madeAt} what="day" />{' '}
+              by {foretold.person}, core {foretold.coreVersion}; it was stored before the build and cannot be changed.
             </p>
           ) : null}
         </Sheet>
         <GoalsSheet job={job} stateId={stateId} rolled={rolled} />
+        <CloseSheet job={job} />
         <Sheet title="Look again">
           {view.due.length === 0 ? <p className="muted">Checks are set when the first after height is in.</p> : null}
           <ul className="stored">
@@ -95,22 +128,26 @@ export function ProveStation({ first, people, person }: StationProps) {
               <li key={due.id}>
                 <Marked kind={due.doneAt ? 'done' : 'untouched'}>
                   {due.what}
-                  {due.doneAt ? ', done' : ''}
+                  {due.doneAt ? `, done${due.figures ? `: ${due.figures}` : ''}` : ''}
                 </Marked>{' '}
                 <span className="muted">
-                  by <span className="figure">{due.dueOn}</span> or after{' '}
-                  <span className="figure">{due.afterKm} km</span>
+                  by <span className="figure">{due.dueOn}</span> or after <Quantity value={due.afterKm} of="distance" />
                 </span>
               </li>
             ))}
           </ul>
+          <OdometerLine job={job} />
         </Sheet>
       </div>
     </JobFrame>
   );
 }
 
+const POINT_NAMES: Record<Proving, string> = { hubToLip: 'hub to arch lip', groundToLip: 'ground to arch lip' };
+
 interface ComparisonProps {
+  point: Proving;
+  stateId: string;
   view: JobView;
   side: Side;
   summary: LedgerSummary | null;
@@ -120,8 +157,14 @@ interface ComparisonProps {
 }
 
 /** One side: predicted, measured and guessed on one scale. */
-function Comparison({ view, side, summary, outcome, guessed }: ComparisonProps) {
+function Comparison({ view, point, stateId, side, summary: ledger, outcome, guessed }: ComparisonProps) {
   const { guess } = view.job;
+  // From the ground the height read before counts, and the change foretold in the same load.
+  const ground = readBefore(view, 'groundToLip', side, stateId)?.value;
+  const summary =
+    ledger && point === 'groundToLip'
+      ? { ...ledger, before: ground ?? null, after: ground === undefined ? null : ground + ledger.change }
+      : ledger;
   if (!summary || summary.before === null || summary.after === null)
     return (
       <p>
@@ -133,7 +176,7 @@ function Comparison({ view, side, summary, outcome, guessed }: ComparisonProps) 
   return (
     <div className="comparison" data-side={side}>
       <h3>
-        {side}
+        {side} <span className="muted">{POINT_NAMES[point]}</span>{' '}
         {outcome ? (
           <Marked kind={outcome.inside ? 'done' : 'look'}>{outcome.inside ? 'inside' : 'outside'} the band</Marked>
         ) : (

@@ -22,9 +22,12 @@ export function dimensionText(
   id: PartDimensionId,
   lengthText: (mm: number) => string,
 ): string | undefined {
-  const value = valueOf(item, id);
-  if (value === undefined) return undefined;
+  const found = item.dimensions.find((d) => d.dimension === id);
+  if (!found) return undefined;
+  const { value, typed } = found;
   const { rule } = dimensionOf(id);
+  // A thread is a name: as it was written, in whatever units the rest is shown.
+  if (rule.dimension === 'thread') return typed ?? '';
   // Threads and fine sizes lose nothing to rounding.
   if (rule.dimension === 'length')
     return value < 30 && !Number.isInteger(value) ? `${decimalText(value, 2)} mm` : lengthText(value);

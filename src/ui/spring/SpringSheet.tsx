@@ -13,6 +13,7 @@ import { Length, useLengthText } from '../measured/Figure';
 import { useView } from '../theme/Providers';
 import { PackUnderLoad } from './PackUnderLoad';
 import { useSpring } from './useSpring';
+import { Quantity } from '../measured/Quantity';
 
 interface Props {
   input: AxleInput;
@@ -141,7 +142,7 @@ const Facts = memo(function Facts({ old, now, worst }: { old: SpringFigure | nul
       </dd>
       <dt>Rate here</dt>
       <dd>
-        <span className="figure">{decimalText(now.rate, 1)} N/mm</span>{' '}
+        <Quantity value={now.rate} of="rate" digits={1} />{' '}
         {old ? <span className="muted">was {decimalText(old.rate, 1)}</span> : null}
       </dd>
       <dt>Friction</dt>

@@ -3,6 +3,9 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type AxleInput, type Side } from '@/core/height/axleInput';
 import { type Where } from '@/core/height/underLoad';
 import { type SpringPair, type SpringQuestion, type SpringReach, type SpringReply } from '@/workers/spring.worker';
+import { faultText, useWorker } from '../prediction/useWorker';
+
+const makeWorker = () => new Worker(new URL('../../workers/spring.worker.ts', import.meta.url), { type: 'module' });
 
 export interface LiveSpring {
   /** The last answer, and where it stands. */
@@ -22,37 +25,36 @@ export function useSpring(input: AxleInput | null, side: Side, least: number, mo
   const [shown, setShown] = useState<LiveSpring['shown']>(null);
   const [reach, setReach] = useState<LiveSpring['reach']>(null);
   const [refused, setRefused] = useState<string | null>(null);
-  const worker = useRef<Worker | null>(null);
   const key = useRef(0);
   const count = useRef(0);
   const last = useRef<{ load: number; where: Where } | null>(null);
-  const send = (question: SpringQuestion) => worker.current?.postMessage(question);
-
-  useEffect(() => {
-    const w = new Worker(new URL('../../workers/spring.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = w;
-    w.onmessage = ({ data }: MessageEvent<SpringReply>) => {
-      if (data.key !== key.current) return;
+  const send = useWorker<SpringQuestion, SpringReply>(makeWorker, {
+    hear: (data) => {
+      if (data.key !== key.current) return true;
       if (data.kind === 'refused') setRefused(data.reason);
       else if (data.kind === 'reach') setReach(data.reach);
       else {
         setRefused(null);
         setShown({ where: data.where, pair: data.answer });
       }
-    };
-    return () => w.terminate();
-  }, []);
+      return false;
+    },
+    died: (reason) => setRefused(faultText(reason)),
+  });
 
-  const ask = useCallback((load: number, where: Where) => {
-    last.current = { load, where };
-    send({ kind: 'load', key: key.current, id: ++count.current, load, where });
-  }, []);
+  const ask = useCallback(
+    (load: number, where: Where) => {
+      last.current = { load, where };
+      send({ kind: 'load', key: key.current, id: ++count.current, load, where }, false);
+    },
+    [send],
+  );
 
   useEffect(() => {
     if (text === '') return;
     send({ kind: 'spring', key: ++key.current, input: JSON.parse(text) as AxleInput, side, least, most });
     if (last.current) ask(last.current.load, last.current.where);
-  }, [text, side, least, most, ask]);
+  }, [text, side, least, most, ask, send]);
 
   return text === '' ? { shown: null, reach: null, refused: null, ask } : { shown, reach, refused, ask };
 }

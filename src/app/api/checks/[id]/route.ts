@@ -1,8 +1,8 @@
-import { doneSchema } from '@/contracts/job';
-import { finishCheck } from '@/server/board';
+import { tickSchema } from '@/contracts/due';
+import { tickCheck } from '@/server/board';
 import { idRoute } from '@/server/http';
 
-export const POST = idRoute(doneSchema, async (tx, id) => {
-  await finishCheck(tx, id);
+export const POST = idRoute(tickSchema, async (tx, id, tick) => {
+  await tickCheck(tx, id, tick);
   return {};
 });

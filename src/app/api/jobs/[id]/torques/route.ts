@@ -1,4 +1,4 @@
-import { newTorqueSchema } from '@/contracts/job';
+import { newTorqueSchema } from '@/contracts/torque';
 import { enterTorque } from '@/server/build';
 import { idRoute } from '@/server/http';
 

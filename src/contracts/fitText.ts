@@ -1,3 +1,4 @@
+import { SURVEY_TEXT } from './surveyText';
 import { type CheckRow, type SafetyItem } from '@/core/procedure/checks';
 
 /** The card before anything is loosened, in the order it is walked. */
@@ -34,9 +35,13 @@ export const SAFETY_TEXT: Record<SafetyItem, { name: string; why: string }> = {
   },
 };
 
+/** Names of everything that must fit. */
 export const CHECK_NAMES: Record<CheckRow['id'], string> = {
   threads: 'U-bolts: three threads beyond the nut',
   runOut: 'U-bolts: nut stays on the thread',
+  stress: 'Stress of the leaves',
+  located: 'Main leaf locates the axle',
+  ...SURVEY_TEXT,
   ...(Object.fromEntries(Object.entries(SAFETY_TEXT).map(([id, { name }]) => [id, name])) as Record<
     SafetyItem,
     string

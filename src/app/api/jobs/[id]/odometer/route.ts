@@ -1,0 +1,5 @@
+import { newOdometerSchema } from '@/contracts/due';
+import { addOdometer } from '@/server/board';
+import { idRoute } from '@/server/http';
+
+export const POST = idRoute(newOdometerSchema, addOdometer);

@@ -1,0 +1,5 @@
+import { planActSchema } from '@/contracts/plan';
+import { actOnPlans } from '@/server/choose';
+import { idRoute } from '@/server/http';
+
+export const POST = idRoute(planActSchema, actOnPlans);

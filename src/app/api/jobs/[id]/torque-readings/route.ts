@@ -1,0 +1,5 @@
+import { newTorqueReadingSchema } from '@/contracts/torque';
+import { readTorque } from '@/server/build';
+import { idRoute } from '@/server/http';
+
+export const POST = idRoute(newTorqueReadingSchema, readTorque);

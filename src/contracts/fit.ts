@@ -1,0 +1,98 @@
+import { type AxleInput } from '@/core/height/axleInput';
+import { ruleOf } from '@/core/inspection/rules';
+import { assemble, type Assembled } from '@/core/measure/assemble';
+import { planChecks, type CheckRow, type SolvedFacts } from '@/core/procedure/checks';
+import { type Verdict } from '@/core/fastener/ubolt';
+import { type Defect } from './defect';
+import { CHECK_NAMES } from './fitText';
+import { type JobView } from './job';
+import { sheetOf } from './sheet';
+import { surveyAnswers } from './survey';
+
+/** One thing that must fit before, during or after the work, with how it was settled. */
+export interface FitRow {
+  /** Names it across plans and days. */
+  subject: string;
+  name: string;
+  verdict: Verdict;
+  reason: string;
+  /** The build may not start on it without a reason. */
+  blocks: boolean;
+  /** How it was gone on with, where it was. */
+  defect: Defect | null;
+}
+
+/** The rows of the core's own list. */
+export const checkRows = (
+  view: JobView,
+  facts: SolvedFacts | null,
+  assembled: Pick<Assembled, 'input' | 'refused'> = assemble(sheetOf(view)),
+): CheckRow[] =>
+  planChecks(assembled.input, facts, {
+    answer: (item) => view.safety.find((s) => s.item === item)?.answer ?? 'notChecked',
+    survey: surveyAnswers(view),
+    refused: assembled.refused,
+  });
+
+/** Whether the plan puts whole what the inspection found; then the finding does not stand in its way. */
+const mendedByPlan = (view: JobView, rule: string): boolean =>
+  rule === 'leafBroken' && view.plan.changes.some((c) => c.kind === 'pack');
+
+/**
+ * Everything that must fit: the plan's own list, and what the inspection found to be replaced or to stop for. A row that does not
+ * fit blocks the start; a part that must be replaced does not, but the job is not done without it.
+ */
+export function fitRows(
+  view: JobView,
+  facts: SolvedFacts | null,
+  assembled?: Pick<Assembled, 'input' | 'refused'>,
+): FitRow[] {
+  const settled = (subject: string): Defect | null => view.defects.findLast((d) => d.subject === subject) ?? null;
+  const rows = checkRows(view, facts, assembled)
+    // A broken main leaf is one finding, told by the inspection; here it only says why nothing is solved.
+    .filter((row) => row.id !== 'located' || !mendedByPlan(view, 'leafBroken'))
+    .map((row): FitRow => ({
+      subject: row.id,
+      name: CHECK_NAMES[row.id],
+      verdict: row.verdict,
+      reason: row.reason,
+      blocks: row.verdict === 'does not fit',
+      defect: settled(row.id),
+    }));
+  const found = view.findings.flatMap((f): FitRow[] => {
+    if ((f.verdict !== 'stop' && f.verdict !== 'replace') || mendedByPlan(view, f.rule)) return [];
+    const subject = `inspect:${f.rule}:${f.side ?? 'axle'}`;
+    const rule = ruleOf(f.rule);
+    const seen = rule.choices.find((c) => c.id === f.choice)?.text ?? f.values.map((v) => v.typed).join(', ');
+    const where = f.side ? `, ${f.side}` : '';
+    return [
+      {
+        subject,
+        name: `${rule.what}${where}`,
+        verdict: 'does not fit',
+        reason: `Inspection: ${seen}. ${f.verdict === 'stop' ? 'Not to be driven or towed until it is mended.' : 'To be replaced.'}`,
+        blocks: f.verdict === 'stop',
+        defect: settled(subject),
+      },
+    ];
+  });
+  return [...rows, ...found];
+}
+
+/** Rows that do not fit and that nobody has mended or gone on with. */
+export const unsettled = (rows: readonly FitRow[]): FitRow[] =>
+  rows.filter((row) => row.verdict === 'does not fit' && row.defect === null);
+/** Those that keep a build from starting. */
+export const blocking = (rows: readonly FitRow[]): FitRow[] => unsettled(rows).filter((row) => row.blocks);
+/** What nobody has looked at. */
+export const unchecked = (rows: readonly FitRow[]): FitRow[] => rows.filter((row) => row.verdict === 'not checked');
+
+/** What the prediction of this build, or else the newest of the plan at work, says of what must fit. */
+export function storedFacts(view: JobView): SolvedFacts | null {
+  const of = view.build?.predictionId
+    ? view.predictions.find((p) => p.id === view.build?.predictionId)
+    : view.predictions.find((p) => p.planId === view.plan.id && p.planVersion === view.plan.version);
+  return of?.facts ?? null;
+}
+
+export const plainInput = (view: JobView): AxleInput => assemble(sheetOf(view)).input;

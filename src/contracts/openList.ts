@@ -1,0 +1,110 @@
+import { JOINTS, JOINT_IDS, notFinal, settledStage } from '@/core/fastener/joints';
+import { SIDES } from '@/core/height/axleInput';
+import { judgeGoal } from '@/core/height/goals';
+import { ruleOf } from '@/core/inspection/rules';
+import { SUPPORT_ITEMS } from '@/core/procedure/checks';
+import { CHECK_NAMES } from './fitText';
+import { blocking, fitRows, storedFacts, unchecked, unsettled, type FitRow } from './fit';
+import { missingBeforeHeights } from './gates';
+import { type JobView } from './job';
+import { type StationId } from './stationNames';
+
+/** Something still to be done at a station. */
+export interface OpenItem {
+  text: string;
+  /** The job may not be closed on it. */
+  stop: boolean;
+}
+
+/** Findings after which an axle counts as inspected: both sides of most rules. */
+export const LOOKED_AT = 24;
+
+const open = (text: string): OpenItem => ({ text, stop: false });
+const stop = (text: string): OpenItem => ({ text, stop: true });
+
+/** Joints that are not final, in words: what the wrench has still to do. */
+export function looseJoints(view: JobView): string[] {
+  return JOINT_IDS.flatMap((joint) => {
+    const entry = view.torques.find((t) => t.joint === joint);
+    if (!settledStage(entry?.stage)) return [`${JOINTS[joint].name}: not final`];
+    if (entry?.stage === 'notTouched') return [];
+    const read = view.torqueReadings.filter((r) => r.joint === joint);
+    // Entries of earlier releases told one reading for the whole joint.
+    return entry && read.length > 0 && notFinal(joint, entry, read)
+      ? [`${JOINTS[joint].name}: a bolt is not read`]
+      : [];
+  });
+}
+
+/** What a station still asks for; a station is done when its list is empty. */
+export function openList(
+  view: JobView,
+  rows: readonly FitRow[] = fitRows(view, storedFacts(view)),
+): Record<StationId, OpenItem[]> {
+  const heights = missingBeforeHeights(view);
+  const foretold = view.predictions.some((p) => p.planId === view.plan.id && p.planVersion === view.plan.version);
+  const loose = looseJoints(view);
+  const found = view.findings.filter((f) => f.verdict === 'stop' || f.verdict === 'replace');
+  const inspection = rows.filter((row) => row.subject.startsWith('inspect:'));
+  const plan = rows.filter((row) => !row.subject.startsWith('inspect:'));
+  const wanted = view.states.find((s) => s.wanted) ?? view.states[0];
+  const unread = SIDES.filter((side) => !view.outcomes.some((o) => o.side === side));
+  const goals = view.goals.filter(
+    (goal) => judgeGoal(goal, view.readings, wanted?.id ?? '', view.axle.position).met === null,
+  );
+  return {
+    ask: [],
+    measure: heights.map((side) => open(`before height, ${side}`)),
+    inspect: [
+      ...unsettled(inspection).map((row) => (row.blocks ? stop(row.name) : open(`to be replaced: ${row.name}`))),
+      ...(found.length === 0 && view.findings.length < LOOKED_AT
+        ? [open(`${LOOKED_AT - view.findings.length} places not looked at`)]
+        : []),
+    ],
+    choose: [
+      ...(view.plan.changes.length === 0 ? [open('no change planned')] : []),
+      ...(view.plan.changes.length > 0 && !foretold ? [open('no prediction of this plan stored')] : []),
+      ...blocking(plan).map((row) => stop(row.name)),
+    ],
+    build: [
+      ...(view.build ? [] : [open('not started')]),
+      ...SUPPORT_ITEMS.filter((item) => view.safety.find((s) => s.item === item)?.answer !== 'ok').map((item) =>
+        open(CHECK_NAMES[item]),
+      ),
+      ...unsettled(rows).map((row) => (row.blocks ? stop(row.name) : open(`to be replaced: ${row.name}`))),
+      ...unchecked(rows).map((row) => open(`not checked: ${row.name}`)),
+      ...loose.map((text) => (view.build ? stop(text) : open(text))),
+    ],
+    prove: [
+      ...unread.map((side) => open(`height after the work, ${side}`)),
+      ...goals.map((goal) => open(`goal not judged: ${goal.kind}`)),
+      ...unsettled(rows).map((row) => (row.blocks ? stop(row.name) : open(`to be replaced: ${row.name}`))),
+      ...unchecked(rows).map((row) => open(`not checked: ${row.name}`)),
+      ...(view.build ? loose.map(stop) : []),
+      ...(view.closing?.closed ? [] : [open('job not closed')]),
+    ],
+  };
+}
+
+/** Defects that were gone on with and not ended. */
+export const openDefects = (view: JobView) => view.defects.filter((d) => d.endedAt === null);
+
+/** What would be left open if the job were closed now, each thing once; stops first. */
+export function leftOpen(view: JobView): OpenItem[] {
+  const lists = openList(view);
+  const all = [
+    ...lists.inspect.filter((i) => i.stop),
+    ...lists.build,
+    ...lists.prove.filter((i) => i.text !== 'job not closed'),
+    ...openDefects(view).map((d) => open(`open defect until ${d.dueOn}: ${d.what}`)),
+    ...view.due.filter((d) => !d.doneAt).map((d) => open(`check to come: ${d.what}`)),
+  ];
+  const once = all.filter((item, k) => all.findIndex((other) => other.text === item.text) === k);
+  return [...once.filter((i) => i.stop), ...once.filter((i) => !i.stop)];
+}
+
+/** Names of the rules whose findings want a part. */
+export const wantedParts = (view: JobView): string[] =>
+  view.findings
+    .filter((f) => f.verdict === 'stop' || f.verdict === 'replace')
+    .flatMap((f) => ruleOf(f.rule).order.map((what) => what));

@@ -1,0 +1,30 @@
+import { type ChangeRow, type PlanRow } from './plan';
+
+const EYES = { upturned: 'upturned', berlin: 'centred', downturned: 'downturned' };
+
+/** One change in a few words, as it was typed. */
+export function changeText(change: ChangeRow): string {
+  const part = 'partName' in change && change.partName ? change.partName : null;
+  switch (change.kind) {
+    case 'addLeaf':
+      return part ?? `leaf added, ${change.thicknessTyped} thick, camber ${change.camberTyped}`;
+    case 'removeLeaf':
+      return `leaf ${change.leaf} out`;
+    case 'pack':
+      return part ?? `other pack of ${change.leaves.length} leaves`;
+    case 'rearch':
+      return `re-arched by ${change.camberTyped}`;
+    case 'eyes':
+      return `main leaf with ${EYES[change.form]} eyes`;
+    case 'block':
+      return change.height === 0 ? 'block out' : (part ?? `block ${change.heightTyped}`);
+    case 'shackle':
+      return part ?? `shackle ${change.lengthTyped}`;
+    case 'overAxle':
+      return `over the axle, perch ${change.heightTyped}`;
+  }
+}
+
+/** A plan by what it changes: the name a stored prediction goes by. */
+export const planText = (plan: Pick<PlanRow, 'name' | 'changes'>): string =>
+  `${plan.name}: ${plan.changes.map(changeText).join(', ') || 'nothing changed'}`.slice(0, 300);

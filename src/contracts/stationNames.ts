@@ -1,0 +1,10 @@
+/** The stations that exist so far, in working order. Numbers are those of the whole line of work. */
+export const STATIONS = [
+  { id: 'ask', name: 'Ask', number: 1 },
+  { id: 'measure', name: 'Measure', number: 2 },
+  { id: 'inspect', name: 'Inspect', number: 3 },
+  { id: 'choose', name: 'Choose', number: 4 },
+  { id: 'build', name: 'Build', number: 7 },
+  { id: 'prove', name: 'Prove', number: 8 },
+] as const;
+export type StationId = (typeof STATIONS)[number]['id'];

@@ -1,0 +1,36 @@
+import { pointOf, type PointId } from './points';
+
+/** What a new reading stands far away from. */
+export interface Doubt {
+  against: 'other' | 'earlier';
+  /** Core units. */
+  value: number;
+}
+
+/** Two readings of the same thing may differ by this share, and by this much, before it is asked about. Chosen: well above a bent axle or a tape read twice. */
+const FAR = {
+  length: { share: 0.15, least: 30 },
+  mass: { share: 0.4, least: 40 },
+  angle: { share: 0.25, least: 0.25 },
+} as const;
+
+/**
+ * Whether a reading stands so far from the other side's, or from the one it replaces, that it is asked about before it is saved.
+ * @param value core units @param others readings of the same point and state; absent where there are none
+ */
+export function doubtOf(
+  point: PointId,
+  value: number,
+  others: { other?: number | undefined; earlier?: number | undefined },
+): Doubt | null {
+  const { dimension } = pointOf(point).rule;
+  if (!(dimension in FAR)) return null;
+  const { share, least } = FAR[dimension as keyof typeof FAR];
+  for (const against of ['other', 'earlier'] as const) {
+    const known = others[against];
+    if (known === undefined) continue;
+    const apart = Math.abs(value - known);
+    if (apart > least && apart > share * Math.max(Math.abs(value), Math.abs(known))) return { against, value: known };
+  }
+  return null;
+}

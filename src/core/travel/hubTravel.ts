@@ -1,0 +1,69 @@
+import { CoreError } from '../errors';
+import { type Side, SIDES } from '../height/axleInput';
+import { type DrawnInput, type SideModel } from '../height/axleModel';
+
+declare const datum: unique symbol;
+/**
+ * Where the hub stands relative to the frame, mm below its place of today: the one datum of every travel figure. Ride height after
+ * a lift, droop before and after it and the place where a hose comes taut are all values on it; bump is negative.
+ */
+export type HubDrop = number & { readonly [datum]: 'hub below its place of today' };
+export const hubDrop = (mm: number): HubDrop => mm as HubDrop;
+export const TODAY = hubDrop(0);
+
+/** Where the hub of one side stands in the states that matter, in the load of the day. */
+export interface HubTravel {
+  today: HubDrop;
+  /** Ride height with the planned changes. */
+  planned: HubDrop;
+  /** Hanging by its own unsprung weight, as it is and as planned; null where that cannot be told. */
+  droopToday: HubDrop | null;
+  droopPlanned: HubDrop | null;
+}
+
+/**
+ * Places of the hub by the springs alone: shocks, straps and stops may end the droop before. Droop is null without a solved
+ * spring or where the hanging state does not exist.
+ */
+export function hubTravel(model: SideModel, drawn: DrawnInput, side: Side): HubTravel {
+  const base = model.state([], 0).rise;
+  const at = (changes: DrawnInput['changes'], extra: number) => hubDrop(model.state(changes, extra).rise - base);
+  const planned = at(drawn.changes, 0);
+  const load = drawn.sides[side].spring?.load;
+  const none: HubTravel = { today: TODAY, planned, droopToday: null, droopPlanned: null };
+  if (!model.hasSpring || load === undefined || drawn.hanging === undefined) return none;
+  const lifted = -drawn.hanging - load;
+  try {
+    return { ...none, droopToday: at([], lifted), droopPlanned: at(drawn.changes, lifted) };
+  } catch (error) {
+    if (error instanceof CoreError) return none;
+    throw error;
+  }
+}
+
+const furthest = (places: readonly (HubDrop | null | undefined)[]): HubDrop | null => {
+  const known = places.filter((p): p is HubDrop => typeof p === 'number');
+  return known.length > 0 ? hubDrop(Math.max(...known)) : null;
+};
+
+/** The lower of both sides in each state: what lines between frame and axle must reach. null without a side solved. */
+export function worstTravel(
+  sides: Readonly<Record<Side, { travel?: HubTravel | null } | null>> | undefined,
+): HubTravel | null {
+  const known = SIDES.flatMap((side) => sides?.[side]?.travel ?? []);
+  if (known.length === 0) return null;
+  const of = (place: keyof HubTravel) => furthest(known.map((t) => t[place]));
+  return {
+    today: TODAY,
+    planned: of('planned') ?? TODAY,
+    droopToday: of('droopToday'),
+    droopPlanned: of('droopPlanned'),
+  };
+}
+
+/** The same axle with nothing changed. */
+export const asItStands = (travel: HubTravel): HubTravel => ({
+  ...travel,
+  planned: TODAY,
+  droopPlanned: travel.droopToday,
+});

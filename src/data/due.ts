@@ -1,0 +1,75 @@
+// Checks that fall due, what was done of them, and how far a vehicle has been driven.
+import { z } from 'zod';
+import { dueSchema, odometerSchema, type Tick } from '@/contracts/due';
+import { type Tx } from './client';
+
+/** Of a check `d` with the last word `l` on whether it was done. A tick of an earlier release stands in the check itself. */
+export const DUE = `d.id, d.what, d.after_km AS "afterKm", d.from_km AS "fromKm", to_char(d.due_on, 'YYYY-MM-DD') AS "dueOn",
+  CASE WHEN l.done IS NULL THEN d.done_at WHEN l.done THEN l.at END AS "doneAt",
+  (SELECT p.name FROM person p WHERE p.shop_id = d.shop_id
+      AND p.id = CASE WHEN l.done IS NULL THEN d.done_by WHEN l.done THEN l.person_id END) AS "doneBy",
+  coalesce(CASE WHEN l.done THEN l.figures END, '') AS figures`;
+
+export const jobDue = (tx: Tx, id: string) =>
+  tx.rows(
+    dueSchema,
+    `SELECT ${DUE} FROM due_check d LEFT JOIN LATERAL (
+        SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) l ON true
+      WHERE d.job_id = $1 ORDER BY d.due_on, d.what`,
+    [id],
+  );
+
+/** Sets a check once; it counts from today and from the vehicle's odometer as it was read last. */
+export const insertDue = (tx: Tx, id: string, jobId: string, what: string, afterKm: number, inDays: number) =>
+  tx.run(
+    `INSERT INTO due_check (shop_id, id, job_id, what, after_km, due_on, from_km)
+     SELECT $1, $2, $3, $4, $5, current_date + $6::int,
+            (SELECT o.km FROM odometer o JOIN axle a ON a.shop_id = o.shop_id AND a.vehicle_id = o.vehicle_id
+               JOIN job j ON j.shop_id = a.shop_id AND j.axle_id = a.id WHERE j.id = $3 ORDER BY o.read_at DESC LIMIT 1)
+     ON CONFLICT (shop_id, job_id, what) DO NOTHING`,
+    [tx.shop, id, jobId, what, afterKm, inDays],
+  );
+
+export const dueCheck = (tx: Tx, id: string) =>
+  tx.rows(
+    z.object({ what: z.string(), jobId: z.uuid(), vehicleId: z.uuid() }),
+    `SELECT d.what, d.job_id AS "jobId", a.vehicle_id AS "vehicleId" FROM due_check d
+       JOIN job j ON j.shop_id = d.shop_id AND j.id = d.job_id
+       JOIN axle a ON a.shop_id = j.shop_id AND a.id = j.axle_id WHERE d.id = $1`,
+    [id],
+  );
+
+export const insertTick = (tx: Tx, checkId: string, tick: Tick) =>
+  tx.run(
+    `INSERT INTO due_done (shop_id, id, check_id, done, figures, person_id) VALUES ($1, $2, $3, $4, $5, $6)
+     ON CONFLICT (shop_id, id) DO NOTHING`,
+    [tx.shop, tick.id, checkId, tick.done, tick.done ? tick.figures : '', tx.person],
+  );
+
+export const vehicleOdometer = (tx: Tx, vehicleId: string) =>
+  tx.rows(
+    odometerSchema,
+    'SELECT km, typed, read_at AS "readAt" FROM odometer WHERE vehicle_id = $1 ORDER BY read_at DESC LIMIT 1',
+    [vehicleId],
+  );
+
+export const insertOdometer = (tx: Tx, id: string, vehicleId: string, km: number, typed: string) =>
+  tx.run(
+    `INSERT INTO odometer (shop_id, id, vehicle_id, km, typed, person_id) VALUES ($1, $2, $3, $4, $5, $6)
+     ON CONFLICT (shop_id, id) DO NOTHING`,
+    [tx.shop, id, vehicleId, km, typed, tx.person],
+  );
+
+/** A check set before the odometer was read counts from the first reading after it. */
+export const countFrom = (tx: Tx, vehicleId: string, km: number) =>
+  tx.run(
+    `UPDATE due_check d SET from_km = $2 FROM job j JOIN axle a ON a.shop_id = j.shop_id AND a.id = j.axle_id
+      WHERE d.shop_id = j.shop_id AND d.job_id = j.id AND a.vehicle_id = $1 AND d.from_km IS NULL`,
+    [vehicleId, km],
+  );
+
+/** Today where the shop is. */
+export async function shopToday(tx: Tx): Promise<string> {
+  const [row] = await tx.rows(z.object({ today: z.string() }), "SELECT to_char(current_date, 'YYYY-MM-DD') AS today");
+  return row!.today;
+}

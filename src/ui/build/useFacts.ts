@@ -1,0 +1,23 @@
+'use client';
+import { useMemo } from 'react';
+import { storedFacts } from '@/contracts/fit';
+import { type JobView } from '@/contracts/job';
+import { sheetOf } from '@/contracts/sheet';
+import { missingFor } from '@/core/height/predict';
+import { assemble } from '@/core/measure/assemble';
+import { factsOf, type SolvedFacts } from '@/core/procedure/checks';
+import { worstTravel } from '@/core/travel/hubTravel';
+import { usePrediction } from '../prediction/usePrediction';
+
+/** What is known of what must fit: from the stored prediction of this plan, or solved now while there is none. */
+export function useFacts(view: JobView): SolvedFacts | null {
+  const stored = storedFacts(view);
+  const input = useMemo(() => {
+    if (storedFacts(view)) return null;
+    const { input: made } = assemble(sheetOf(view));
+    return missingFor(made).length === 0 ? made : null;
+  }, [view]);
+  const { prediction } = usePrediction(input, 0);
+  if (stored) return stored;
+  return prediction ? { ...factsOf(prediction), travel: worstTravel(prediction.sides) } : null;
+}

@@ -1,0 +1,158 @@
+'use client';
+import { Input } from 'antd';
+import { useState } from 'react';
+import { type ChangeRow, type PlanAct, type PlanRow } from '@/contracts/plan';
+import { changeText } from '@/contracts/planText';
+import { sheetOf } from '@/contracts/sheet';
+import { type AxleInput } from '@/core/height/axleInput';
+import { assemble } from '@/core/measure/assemble';
+import { type Candidate } from '@/core/selection/generate';
+import { type StockPart } from '@/core/selection/parts';
+import { type UboltFacts } from '@/core/selection/uboltNeed';
+import { CompareTable } from '../candidates/CompareTable';
+import { useCompare } from '../candidates/useSearch';
+import { Marked } from '../controls/Mark';
+import { Sheet } from '../controls/Sheet';
+import { Waiting } from '../controls/Waiting';
+import { ProblemNote } from '../job/ProblemNote';
+import { type JobHandle } from '../job/useJob';
+import { useSend } from '../job/useSend';
+import { faultText } from '../prediction/useWorker';
+import { type PlanHandle } from './usePlan';
+
+interface Props {
+  job: JobHandle;
+  plan: PlanHandle;
+  /** The axle as it stands, without a plan. */
+  input: AxleInput;
+  stock: readonly StockPart[];
+  ubolts: UboltFacts;
+}
+
+/** A plan told as a candidate, to stand beside the others. */
+export function planAsCandidate(
+  plan: Pick<PlanRow, 'id' | 'name' | 'changes'>,
+  job: JobHandle,
+  stock: readonly StockPart[],
+): Candidate {
+  const { input } = assemble(sheetOf(job.view, plan.changes));
+  const parts = plan.changes.flatMap((change) => {
+    const id = 'partId' in change ? change.partId : undefined;
+    const part = stock.find((p) => p.id === id);
+    return part
+      ? [
+          {
+            id: part.id,
+            name: part.name,
+            count: 2,
+            price: part.price === null ? null : 2 * part.price,
+            days: part.days,
+            used: part.used,
+          },
+        ]
+      : [];
+  });
+  // What no part stands for has no price that anybody knows; taking something out costs nothing.
+  const unpriced = plan.changes.filter(
+    (c) => !('partId' in c && c.partId) && c.kind !== 'removeLeaf' && !(c.kind === 'block' && c.height === 0),
+  );
+  return {
+    id: plan.id,
+    name: plan.name,
+    ways: [],
+    changes: input.changes.filter((c) => c.kind !== 'mendLeaf'),
+    sources: [],
+    parts,
+    made: unpriced.map(changeText),
+    rating: null,
+  };
+}
+
+/** The plans of a job: several by name, one at work, side by side with how it stands today. */
+export function PlansSheet({ job, plan, input, stock, ubolts }: Props) {
+  const { view } = job;
+  const { busy, problem, run } = useSend();
+  const [name, setName] = useState('');
+  const act = (given: PlanAct) => run(() => job.send('/plans', 'POST', given));
+  const fresh = `Plan ${view.plans.length + 1}`;
+  const begin = (changes: readonly ChangeRow[]) =>
+    void act({ act: 'new', id: crypto.randomUUID(), name: name.trim() || fresh, changes: [...changes] }).then(
+      (ok) => ok && setName(''),
+    );
+  const filled = view.plans.filter((p) => p.changes.length > 0);
+  const wanted = view.states.find((s) => s.wanted) ?? view.states[0]!;
+  const solvable = (input.sides.left.spring ?? input.sides.right.spring) && input.pack;
+  const compared = useCompare(
+    filled.length > 1 && solvable
+      ? {
+          input,
+          parts: stock,
+          ubolts,
+          wanted: { stateId: wanted.id, change: view.job.wantedChange },
+          compare: filled.map((p) => planAsCandidate(p, job, stock)),
+        }
+      : null,
+  );
+  const found = compared.found.filter((r) => r !== null);
+  return (
+    <Sheet
+      title="Plans"
+      aside={<span className="muted">{view.plans.length === 1 ? 'one plan' : `${view.plans.length} plans`}</span>}
+    >
+      <ul className="stored" aria-label="Plans of this job">
+        {view.plans.map((p) => (
+          <li key={p.id} data-plan={p.name}>
+            {p.current ? <Marked kind="open">{p.name}, at work</Marked> : <strong>{p.name}</strong>}:{' '}
+            <span className="muted">{p.changes.map(changeText).join(', ') || 'nothing planned'}</span>{' '}
+            {p.current ? null : (
+              <button
+                type="button"
+                className="link"
+                disabled={busy || !plan.saved}
+                onClick={() => void act({ act: 'use', id: p.id })}
+              >
+                take it up
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <div className="acts">
+        <Input
+          aria-label="Name of a plan"
+          placeholder={fresh}
+          value={name}
+          maxLength={120}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <button type="button" className="act quiet" disabled={busy || !plan.saved} onClick={() => begin([])}>
+          New plan
+        </button>
+        <button
+          type="button"
+          className="act quiet"
+          disabled={busy || !plan.saved || plan.changes.length === 0}
+          onClick={() => begin(plan.changes)}
+        >
+          Copy this plan
+        </button>
+        <button
+          type="button"
+          className="act quiet"
+          disabled={busy || name.trim() === ''}
+          onClick={() =>
+            void act({ act: 'rename', id: view.plan.id, name: name.trim() }).then((ok) => ok && setName(''))
+          }
+        >
+          Name this plan so
+        </button>
+      </div>
+      <ProblemNote problem={problem} />
+      {compared.solving ? <Waiting what="setting the plans side by side" /> : null}
+      {compared.fault ? <Marked kind="look">{faultText(compared.fault)}</Marked> : null}
+      {found.length > 1 ? (
+        <CompareTable found={found} states={view.states} tolerance={view.job.tolerance} label="Plans side by side" />
+      ) : null}
+    </Sheet>
+  );
+}

@@ -2,26 +2,29 @@ import { type ChangeRow, type PlanRow } from './plan';
 
 const EYES = { upturned: 'upturned', berlin: 'centred', downturned: 'downturned' };
 
+/** A typed length; a bare one was meant in millimetres. */
+const mm = (typed: string): string => (/[a-z"″]\s*$/i.test(typed) ? typed : `${typed} mm`);
+
 /** One change in a few words, as it was typed. */
 export function changeText(change: ChangeRow): string {
   const part = 'partName' in change && change.partName ? change.partName : null;
   switch (change.kind) {
     case 'addLeaf':
-      return part ?? `leaf added, ${change.thicknessTyped} thick, camber ${change.camberTyped}`;
+      return part ?? `leaf added, ${mm(change.thicknessTyped)} thick, camber ${mm(change.camberTyped)}`;
     case 'removeLeaf':
       return `leaf ${change.leaf} out`;
     case 'pack':
       return part ?? `other pack of ${change.leaves.length} leaves`;
     case 'rearch':
-      return `re-arched by ${change.camberTyped}`;
+      return `re-arched by ${mm(change.camberTyped)}`;
     case 'eyes':
       return `main leaf with ${EYES[change.form]} eyes`;
     case 'block':
-      return change.height === 0 ? 'block out' : (part ?? `block ${change.heightTyped}`);
+      return change.height === 0 ? 'block out' : (part ?? `block ${mm(change.heightTyped)}`);
     case 'shackle':
-      return part ?? `shackle ${change.lengthTyped}`;
+      return part ?? `shackle ${mm(change.lengthTyped)}`;
     case 'overAxle':
-      return `over the axle, perch ${change.heightTyped}`;
+      return `over the axle, perch ${mm(change.heightTyped)}`;
   }
 }
 

@@ -9,5 +9,7 @@ test('a height far off the other side, or off the reading it replaces, is asked 
   expect(doubtOf('loadedArch', 40, { other: 62 })).toBeNull();
   expect(doubtOf('padLoad', 300, { other: 620 })).toMatchObject({ against: 'other' });
   expect(doubtOf('hubToLip', 500, {})).toBeNull();
+  // A block that was fitted since is no misreading.
+  expect(doubtOf('blockHeight', 45, { earlier: 0 })).toBeNull();
   expect(doubtOf('uboltThread', 10, { other: 16 })).toBeNull();
 });

@@ -23,8 +23,10 @@ export function doubtOf(
   value: number,
   others: { other?: number | undefined; earlier?: number | undefined },
 ): Doubt | null {
-  const { dimension } = pointOf(point).rule;
-  if (!(dimension in FAR)) return null;
+  const { rule, sided } = pointOf(point);
+  const { dimension } = rule;
+  // What is read once for the axle has no other side to be held against, and may be another piece by now.
+  if (!sided || !(dimension in FAR)) return null;
   const { share, least } = FAR[dimension as keyof typeof FAR];
   for (const against of ['other', 'earlier'] as const) {
     const known = others[against];

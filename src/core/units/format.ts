@@ -22,7 +22,7 @@ export function inchFraction(mm: number, denominator = 16): FractionText {
   return { negative: mm < 0 && parts > 0, whole: Math.floor(parts / denominator), top, bottom };
 }
 
-/** `20 5/8`; the true minus sign is used for negatives. */
+/** `17 3/16`; the true minus sign is used for negatives. */
 export function fractionText(mm: number, denominator = 16): string {
   const f = inchFraction(mm, denominator);
   const fraction = f.top > 0 ? `${f.top}/${f.bottom}` : '';
@@ -70,7 +70,7 @@ export function quantityText(value: number, unit: UnitId): string {
   return unit === 'count' ? String(Math.round(value)) : `${shown} ${unit === 'deg' ? '°' : UNITS[unit].id}`;
 }
 
-/** The echo under a field: what was read and the same in the other system (`3-1/8 in = 79.4 mm`). */
+/** The echo under a field: what was read and the same in the other system (`4-3/16 in = 106.4 mm`). */
 export function echoText(value: number, unit: UnitId): string {
   const mm = `${decimalText(value, 1)} mm`;
   if (UNITS[unit].dimension === 'length') {

@@ -12,7 +12,7 @@ export interface FieldRule {
   max: number;
   /** Typical value in core units; a value more than three times off is asked about. */
   expected?: number;
-  /** A range counts by its middle: `79–97 lbf·ft`, `79 to 97`, `79-97`. */
+  /** A range counts by its middle: `40–48 lbf·ft`, `40 to 48`, `40-48`. */
   range?: boolean;
   /** Shown in its own unit whatever a person chose: a pitch is part of a thread's name. */
   keepsUnit?: boolean;
@@ -75,7 +75,7 @@ const MOST_REPEATS = 9;
 
 /**
  * Reads what a mechanic typed: one measurement, or several of the same thing with semicolons between them
- * (`31 1/2; 31 9/16; 31 1/2`), whose mean counts. A reading in brackets stays written down and does not count. One that
+ * (`22 1/4; 22 5/16; 22 1/4`), whose mean counts. A reading in brackets stays written down and does not count. One that
  * stands far off the others is asked about. A unit on the last one is meant for all that have none.
  * Never throws: nonsense is refused with the reason, doubt is asked about.
  */
@@ -197,8 +197,8 @@ const WHICH_UNIT = 'Which unit is it? Both are common here, and they differ.';
 const unitsOf = (rule: FieldRule): UnitId[] => [rule.unit, ...(rule.alternatives ?? [])];
 
 /**
- * Reads one measurement: `31 1/2`, `2-3/4`, `7/8"`, `1 ft 3 1/2 in`, `12 3/4 + 1/8`, `3 in - 4 mm`, `79,5 mm`.
- * A hyphen between whole number and fraction joins them (`12-3/4` = 12.75); a subtraction needs spaces around the sign.
+ * Reads one measurement: `22 1/4`, `5-5/16`, `7/32"`, `1 ft 4 1/2 in`, `14 5/8 + 3/16`, `5 in - 6 mm`, `63,5 mm`.
+ * A hyphen between whole number and fraction joins them (`14-5/8` = 14.625); a subtraction needs spaces around the sign.
  * Never throws: nonsense is refused with the reason, doubt is asked about.
  */
 function parseOne(text: string, rule: FieldRule): Parsed {
@@ -257,7 +257,7 @@ function readTerm(match: RegExpExecArray, rule: FieldRule, sign: 1 | -1): Term |
 }
 
 function conclude(terms: Term[], text: string, rule: FieldRule): Parsed {
-  // A term without a unit takes the unit of the next term that has one: `2 3/4 + 1/8 in`.
+  // A term without a unit takes the unit of the next term that has one: `5 5/8 + 3/16 in`.
   let carried: Unit | undefined;
   for (const term of [...terms].reverse()) {
     if (term.unit) carried = term.unit === UNITS.ft && carried === undefined ? UNITS.ft : term.unit;

@@ -39,7 +39,7 @@ export function KitSheet({ job }: { job: JobHandle }) {
     });
   return (
     <Sheet
-      title="What the kit brings"
+      title="Parts: what the kit brings, and what is to buy"
       aside={
         short > 0 ? <Marked kind="look">{short} to buy</Marked> : <span className="muted">tick it off on arrival</span>
       }

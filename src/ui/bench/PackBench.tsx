@@ -22,7 +22,7 @@ import { SaveFromBench } from './SaveFromBench';
 import { faultText } from '../prediction/useWorker';
 import { useBench, useBenchFigures } from './useBench';
 import { VerdictList } from './VerdictList';
-import { Quantity } from '../measured/Quantity';
+import { Quantity, useWords } from '../measured/Quantity';
 
 interface Props {
   /** Under which what lies here is kept over a reload. */
@@ -60,6 +60,7 @@ export function PackBench({ name, was, donor }: Props) {
   const [load, setLoad] = useState(0);
   const { lengths } = useView();
   const lengthText = useLengthText();
+  const words = useWords();
   const most = was.rating ? Math.round(was.rating * GRAVITY * OVER_RATING) : USUAL_MOST;
   const packs = useMemo(() => ({ was, now: pack, donor }), [was, pack, donor]);
   const { reply, fault } = useBenchFigures(packs, load, most);
@@ -223,7 +224,9 @@ export function PackBench({ name, was, donor }: Props) {
               <dd>
                 {now.figures.gaps.length === 0
                   ? 'nowhere'
-                  : now.figures.gaps.map((g) => `above leaf ${g.leaf + 1}: ${decimalText(g.gap, 1)} mm`).join('; ')}
+                  : now.figures.gaps
+                      .map((g) => words(`above leaf ${g.leaf + 1}: ${decimalText(g.gap, 1)} mm`))
+                      .join('; ')}
               </dd>
             </dl>
           ) : (

@@ -1,5 +1,6 @@
 import { type MixRule, type MixState, type MixVerdict } from '@/core/bench/verdicts';
 import { Marked, type MarkKind } from '../controls/Mark';
+import { useWords } from '../measured/Quantity';
 
 const NAMES: Record<MixRule, string> = {
   main: 'Main leaf',
@@ -26,6 +27,7 @@ const MARKS: Record<MixState, MarkKind> = { fits: 'done', look: 'look', doesNotF
 
 /** Whether the leaves go together, the worst first. */
 export function VerdictList({ verdicts, onLeaf }: { verdicts: readonly MixVerdict[]; onLeaf: (leaf: number) => void }) {
+  const words = useWords();
   return (
     <ul className="stored verdicts" aria-label="Do the leaves go together">
       {verdicts.map((v) => (
@@ -35,7 +37,7 @@ export function VerdictList({ verdicts, onLeaf }: { verdicts: readonly MixVerdic
             {v.state === 'doesNotFit' ? <strong>{WORDS[v.state]}</strong> : WORDS[v.state]}
           </Marked>
           {v.state === 'fits' ? ': ' : <br />}
-          {v.text}
+          {words(v.text)}
           {v.leaf !== undefined ? (
             <>
               {' '}

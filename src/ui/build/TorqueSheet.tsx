@@ -270,6 +270,7 @@ function TakePeak({ bolt, onTake }: { bolt: string; onTake: (typed: string, valu
     <button
       type="button"
       className="act quiet"
+      data-live
       disabled={parsed.kind !== 'ok'}
       onClick={() => parsed.kind === 'ok' && onTake(text, parsed.value, parsed.unit as 'N·m')}
     >

@@ -10,6 +10,7 @@ import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { useKept } from '../measured/useKept';
+import { Clock } from '../measured/Clock';
 
 /** Where the trade disagrees: both schools with their reasons, the shop's own way, and what was chosen here. */
 export function SchoolsSheet({ job }: { job: JobHandle }) {
@@ -53,7 +54,7 @@ function Question({ job, school }: { job: JobHandle; school: School }) {
         choice ? (
           <p key={String(choice.ofShop)} className="small">
             {choice.ofShop ? 'The shop' : 'This job'}: {name(choice.school)}, “{choice.reason}”, {choice.person},{' '}
-            {choice.chosenAt.slice(0, 10)}
+            <Clock at={choice.chosenAt} what="day" />
           </p>
         ) : null,
       )}

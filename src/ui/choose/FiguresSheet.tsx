@@ -5,7 +5,7 @@ import { ENDLESS, STRESS_SOURCE } from '@/core/leafpack/stress';
 import { SPRING_STEEL_LIMITS } from '@/core/material/steel';
 import { Sheet } from '../controls/Sheet';
 import { Length } from '../measured/Figure';
-import { Quantity } from '../measured/Quantity';
+import { Quantity, useWords } from '../measured/Quantity';
 
 interface Props {
   side: SidePrediction;
@@ -44,11 +44,12 @@ function Stress({ values, limit }: { values: readonly number[]; limit: number })
 /** What the spring does before and after in the load state shown, and the handbook's word beside the model's. */
 export function FiguresSheet({ side, state }: Props) {
   const { old, built } = state;
+  const words = useWords();
   const rows: { name: string; of: (f: SpringFigures) => ReactNode }[] = [
     { name: 'Loaded arch, eye line to leaf middle', of: (f) => <Length mm={f.arch} /> },
     { name: 'Rate on ride height', of: (f) => <Quantity value={f.rate} of="rate" digits={1} /> },
     {
-      name: `Rate of a small bump, ± ${SMALL_BUMP} mm, friction and all`,
+      name: words(`Rate of a small bump, ± ${SMALL_BUMP} mm, friction and all`),
       of: (f) => <Quantity value={smallBumpRate(f.rate, f.frictionHeight * f.rate, SMALL_BUMP)} of="rate" />,
     },
     {

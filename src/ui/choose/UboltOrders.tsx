@@ -82,7 +82,7 @@ function Order({ job, order, shelf }: { job: JobHandle; order: UboltOrder; shelf
         </strong>{' '}
         or more
       </p>
-      <details>
+      <details className="more">
         <summary>how the leg comes out</summary>
         <ul className="stored">
           {order.working.map((line) => (

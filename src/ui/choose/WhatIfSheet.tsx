@@ -8,7 +8,7 @@ import { Sheet } from '../controls/Sheet';
 import { Slider } from '../controls/Slider';
 import { Length, useLengthText } from '../measured/Figure';
 import { usePrediction } from '../prediction/usePrediction';
-import { Quantity } from '../measured/Quantity';
+import { Quantity, useWords } from '../measured/Quantity';
 
 /** What a slider moves: one figure of one change. */
 interface Knob {
@@ -97,6 +97,7 @@ interface Props {
 export function WhatIfSheet({ input, side, stateId }: Props) {
   const [turned, setTurned] = useState<Record<string, number>>({});
   const lengthText = useLengthText();
+  const words = useWords();
   const knobs = useMemo(() => input.changes.flatMap(knobsOf), [input]);
   const tried = useMemo((): AxleInput => {
     const changes = input.changes.map((change, k) =>
@@ -123,7 +124,7 @@ export function WhatIfSheet({ input, side, stateId }: Props) {
     >
       {knobs.map((knob) => {
         const value = turned[knob.id] ?? knob.value;
-        const text = knob.step < 1 ? `${decimalText(value, 1)} mm` : lengthText(value);
+        const text = knob.step < 1 ? words(`${decimalText(value, 1)} mm`) : lengthText(value);
         return (
           <Slider
             key={knob.id}

@@ -12,6 +12,7 @@ import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { Length } from '../measured/Figure';
 import { TypedField, type Typed } from '../measured/TypedField';
+import { Clock } from '../measured/Clock';
 import { PhotoStrip } from './PhotoStrip';
 import { suggestion } from './suggest';
 import { VerdictMark } from './VerdictMark';
@@ -147,6 +148,9 @@ export function FindingCell({ job, id, rule, side }: Props) {
               {line}
             </p>
           ))}
+          {stored.verdict === 'replace' || stored.verdict === 'stop' ? (
+            <OrderParts job={job} order={rule.order} count={rule.pair ? 2 : 1} />
+          ) : null}
           <details className="more">
             <summary>
               {stored.note === '' ? 'note' : stored.note}
@@ -166,13 +170,38 @@ export function FindingCell({ job, id, rule, side }: Props) {
             ) : null}
             <PhotoStrip job={job} subject={`${id}|${side ?? ''}`} caption={named} />
             <div className="small muted">
-              {stored.person}, {stored.foundAt.slice(0, 16).replace('T', ' ')} UTC
+              {stored.person}, <Clock at={stored.foundAt} />
             </div>
           </details>
         </>
       ) : null}
       <ProblemNote problem={problem} />
     </div>
+  );
+}
+
+/** What a finding asks for, put on the job's list of parts. */
+function OrderParts({ job, order, count }: { job: JobHandle; order: readonly string[]; count: number }) {
+  const { busy, problem, run } = useSend();
+  const missing = order.filter((what) => !job.view.kit.some((k) => k.what.toLowerCase() === what.toLowerCase()));
+  if (order.length === 0) return null;
+  if (missing.length === 0) return <p className="muted">on the list of parts (Ask)</p>;
+  const put = async () => {
+    for (const what of missing)
+      await job.send('/kit', 'POST', {
+        id: crypto.randomUUID(),
+        what: what.slice(0, 120),
+        wanted: count,
+        state: 'notInKit',
+      });
+  };
+  return (
+    <>
+      <button type="button" className="act quiet" disabled={busy} onClick={() => void run(put)}>
+        Onto the list of parts
+      </button>
+      <ProblemNote problem={problem} />
+    </>
   );
 }
 

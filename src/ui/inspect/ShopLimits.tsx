@@ -9,6 +9,7 @@ import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { Length } from '../measured/Figure';
 import { TypedField, type Typed } from '../measured/TypedField';
+import { Clock } from '../measured/Clock';
 
 interface Props {
   job: JobHandle;
@@ -67,7 +68,7 @@ export function ShopLimits({ job, id, rule }: Props) {
                 <>
                   , this shop {amount(measure, own.value)}{' '}
                   <span className="muted">
-                    ({own.reason}; {own.person}, {own.setAt.slice(0, 10)})
+                    ({own.reason}; {own.person}, <Clock at={own.setAt} what="day" />)
                   </span>
                 </>
               ) : null}{' '}

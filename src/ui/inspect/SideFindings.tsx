@@ -10,6 +10,7 @@ import { call } from '../job/api';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
+import { Clock } from '../measured/Clock';
 
 const URGENCY = { now: 'now', soon: 'soon', nextVisit: 'next visit' } as const;
 type Urgency = keyof typeof URGENCY;
@@ -64,7 +65,7 @@ function SideFindingLine({ job, finding }: { job: JobHandle; finding: SideFindin
         {finding.what}, {finding.doneAt ? `done: ${finding.evidence ?? ''}` : URGENCY[finding.urgency]}
       </Marked>{' '}
       <span className="muted">
-        {finding.person}, {finding.foundAt.slice(0, 10)}
+        {finding.person}, <Clock at={finding.foundAt} what="day" />
       </span>{' '}
       {finding.doneAt ? null : evidence === null ? (
         <button type="button" className="link" onClick={() => setEvidence('')}>

@@ -8,10 +8,12 @@ import { call } from '../job/api';
 import { type JobHandle } from '../job/useJob';
 import { fillName } from './DayBar';
 import { fieldKey, spokenField, type FieldAt } from './fields';
+import { useClockText } from '../measured/Clock';
 
 /** How the field at work is read, and under what the reading that stands there was taken. */
 export function FieldNote({ job, at }: { job: JobHandle; at: FieldAt | null }) {
   const { view } = job;
+  const clock = useClockText();
   const [shown, setShown] = useState<string | null>(null);
   if (!at) return <p className="howto muted">Touch a field or a dimension: the one inks the other.</p>;
   const key = fieldKey(at);
@@ -21,7 +23,7 @@ export function FieldNote({ job, at }: { job: JobHandle; at: FieldAt | null }) {
       <strong>{spokenField(view, at)}</strong> {pointOf(at.point).howTo}
       {reading ? (
         <div className="muted">
-          “{reading.typed}” {taken(view, reading)}{' '}
+          “{reading.typed}” {taken(view, reading, (moment) => clock(moment, 'day'))}{' '}
           <button type="button" className="link" onClick={() => setShown(shown === key ? null : key)}>
             {shown === key ? 'hide earlier readings' : 'earlier readings'}
           </button>
@@ -34,20 +36,22 @@ export function FieldNote({ job, at }: { job: JobHandle; at: FieldAt | null }) {
 }
 
 /** Who took a reading, when, with what and under which conditions. */
-function taken(view: JobView, reading: ReadingRow): string {
-  const day = view.days.find((d) => d.id === reading.dayId);
+function taken(view: JobView, reading: ReadingRow, day: (at: string) => string): string {
+  const found = view.days.find((d) => d.id === reading.dayId);
   const parts = [
-    `by ${reading.person}, ${reading.takenAt.slice(0, 10)}`,
+    `by ${reading.person}, ${day(reading.takenAt)}`,
     reading.instrument,
+    reading.correctionReason ? `corrected: ${reading.correctionReason}` : '',
     reading.rolled === true ? 'rolled' : reading.rolled === false ? 'not rolled' : '',
-    typeof day?.fuel === 'number' ? `tank ${fillName(day.fuel)}` : '',
-    day?.tyrePressureTyped ? `tyres ${day.tyrePressureTyped}` : '',
-    day?.stance === 'air' ? 'wheels hanging' : '',
+    typeof found?.fuel === 'number' ? `tank ${fillName(found.fuel)}` : '',
+    found?.tyrePressureTyped ? `tyres ${found.tyrePressureTyped}` : '',
+    found?.stance === 'air' ? 'wheels hanging' : '',
   ];
   return parts.filter(Boolean).join(', ');
 }
 
 function Earlier({ view, at }: { view: JobView; at: string }) {
+  const clock = useClockText();
   const { data, isPending } = useQuery({
     queryKey: ['history', view.job.id, view.readings.length, view.readings.at(-1)?.id],
     queryFn: () => call<ReadingRow[]>(`/api/jobs/${view.job.id}/readings`, 'GET'),
@@ -58,7 +62,8 @@ function Earlier({ view, at }: { view: JobView; at: string }) {
     <ol className="stored">
       {rows.map((r) => (
         <li key={r.id}>
-          <span className="figure">{r.typed}</span> <span className="muted">{taken(view, r)}</span>
+          <span className="figure">{r.typed}</span>{' '}
+          <span className="muted">{taken(view, r, (moment) => clock(moment, 'day'))}</span>
         </li>
       ))}
     </ol>

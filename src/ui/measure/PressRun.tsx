@@ -10,6 +10,7 @@ import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { Length } from '../measured/Figure';
+import { Clock } from '../measured/Clock';
 
 type Points = Run['points'];
 
@@ -90,7 +91,7 @@ export function PressRun({ job }: { job: JobHandle }) {
             <Length mm={Math.min(...r.points.map((p) => p.archTop))} />
           </Marked>{' '}
           <span className="muted">
-            from {r.source === 'csv' ? 'a file' : 'the press'}, {r.person}, {r.takenAt.slice(0, 10)}
+            from {r.source === 'csv' ? 'a file' : 'the press'}, {r.person}, <Clock at={r.takenAt} what="day" />
           </span>
         </p>
       ))}

@@ -97,7 +97,7 @@ function SurveyRow({ job, item, verdict }: { job: JobHandle; item: SurveyItem; v
           />
         ) : null}
         {slack && !asked && !measured ? (
-          <button type="button" className="link" onClick={() => setAsked(true)}>
+          <button type="button" className="link apart" onClick={() => setAsked(true)}>
             measure its slack
           </button>
         ) : null}

@@ -13,6 +13,7 @@ import { useLengthText } from '../measured/Figure';
 import { PartEditor } from './PartEditor';
 import { availability, dimensionText, formName, partPrice } from './partText';
 import { useParts } from './useShelf';
+import { Clock } from '../measured/Clock';
 
 interface Props {
   item: ShelfItem | null;
@@ -153,8 +154,8 @@ function PartHistory({ item }: { item: ShelfItem }) {
       <ul className="stored">
         {data.map((past) => (
           <li key={past.version}>
-            {past.at.slice(0, 10)}, {past.by}: was {past.was.item?.name}, {past.was.item?.quantity ?? 'uncounted'}{' '}
-            there, price {past.was.item?.price ?? 'none'}
+            <Clock at={past.at} what="day" />, {past.by}: was {past.was.item?.name},{' '}
+            {past.was.item?.quantity ?? 'uncounted'} there, price {past.was.item?.price ?? 'none'}
           </li>
         ))}
       </ul>

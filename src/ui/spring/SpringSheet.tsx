@@ -13,7 +13,7 @@ import { Length, useLengthText } from '../measured/Figure';
 import { useView } from '../theme/Providers';
 import { PackUnderLoad } from './PackUnderLoad';
 import { useSpring } from './useSpring';
-import { Quantity } from '../measured/Quantity';
+import { Quantity, useWords } from '../measured/Quantity';
 
 interface Props {
   input: AxleInput;
@@ -128,7 +128,8 @@ export function SpringSheet({ input, side, addedLeaf, stops }: Props) {
 
 const Facts = memo(function Facts({ old, now, worst }: { old: SpringFigure | null; now: SpringFigure; worst: number }) {
   const peak = now.budget[worst]!;
-  const place = `${Math.abs(peak.at).toFixed(0)} mm ${peak.at < 0 ? 'in front of' : 'behind'} the pin`;
+  const words = useWords();
+  const place = words(`${Math.abs(peak.at).toFixed(0)} mm ${peak.at < 0 ? 'in front of' : 'behind'} the pin`);
   return (
     <dl className="facts">
       <dt>Arch, eye line to leaf middle</dt>

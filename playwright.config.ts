@@ -12,6 +12,8 @@ export default defineConfig({
   reporter: [['list'], ['./scripts/count-playwright.ts']],
   use: {
     launchOptions: CHROMIUM,
+    // An action that waits this long waits for something that will not come.
+    actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     contextOptions: { reducedMotion: 'reduce' },
     trace: 'retain-on-failure',

@@ -191,6 +191,7 @@ test('the fill that counts is that of the before height of the day, whatever was
     instrument: 'tape',
     dayId: day.id,
     supersedes: null,
+    correctionReason: 'read late, with the load of the day after',
   };
   expect((await request.post(`/api${DEMO.provenInside}/readings`, { data: laden })).ok()).toBe(true);
   // The height of the day is corrected last, so it stands behind the laden one; it was read at half a tank.

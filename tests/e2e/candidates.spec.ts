@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { type JobView } from '@/contracts/job';
 import { summarise } from '@/core/height/ledger';
+import { CORE_VERSION } from '@/core/version';
 import { DEMO, expect, test, typeInto } from './shop';
 
 const view = async (request: { get: (url: string) => Promise<{ json: () => Promise<unknown> }> }, job: string) =>
@@ -29,7 +30,7 @@ test('ways to the wanted height are ranked, looked at side by side, and one beco
   await expect(page.getByTestId('searched')).not.toContainText('something has changed', { timeout: 60_000 });
   await expect(sheet.getByText(/made by a spring maker/)).toHaveCount(0);
   for (const k of [0, 1]) await rows.nth(k).getByRole('checkbox').check();
-  await expect(sheet.getByRole('table', { name: 'Side by side' }).getByRole('columnheader')).toHaveCount(3);
+  await expect(sheet.getByRole('table', { name: 'Side by side' }).getByRole('columnheader')).toHaveCount(5);
   await rows.nth(0).getByRole('button').click();
   const facts = sheet.locator('section.candidate');
   await expect(facts.locator('[data-consequence=stop]')).toHaveAttribute('data-state', 'not checked');
@@ -42,16 +43,19 @@ test('ways to the wanted height are ranked, looked at side by side, and one beco
       .replace(/[^\d.−-]/g, '')
       .replace('−', '-'),
   );
-  await facts.getByRole('button', { name: 'Make this the plan' }).click();
+  // A plan is there: the candidate becomes one of its own, and the other one stays.
+  const was = (await view(request, DEMO.planned)).plan;
+  await facts.getByRole('button', { name: 'Make it a plan of its own' }).click();
   await expect(facts.getByRole('button', { name: 'This is the plan' })).toBeVisible();
-  const { plan, job } = await view(request, DEMO.planned);
+  const { plan, plans, job } = await view(request, DEMO.planned);
+  expect(plans.find((p) => p.id === was.id)).toMatchObject({ current: false, changes: was.changes });
   expect(plan.changes.length).toBeGreaterThan(0);
   expect(plan.changes[0]).toHaveProperty('partId');
   // The station's own ledger says what the candidate said, on the side further from the wish.
   const ledger = page.getByRole('table', { name: /Height ledger left stretcher/ });
   await expect(ledger).toBeVisible();
   const stored = await request.post(`/api${DEMO.planned}/predictions`, {
-    data: { id: crypto.randomUUID(), planVersion: plan.version, coreVersion: '0.3.0' },
+    data: { id: crypto.randomUUID(), planVersion: plan.version, coreVersion: CORE_VERSION },
   });
   expect(stored.ok()).toBe(true);
   const { predictions, states } = (await stored.json()) as JobView;
@@ -81,7 +85,7 @@ test('a pack from the shelf becomes the plan with its leaves, is foretold and to
   const pack = sheet.locator('tr[data-candidate^="pack:"]').first();
   await pack.getByRole('button').click();
   await expect(sheet.locator('[data-consequence=rating]')).toContainText('it carries');
-  await sheet.getByRole('button', { name: 'Make this the plan' }).click();
+  await sheet.getByRole('button', { name: 'Make it a plan of its own' }).click();
   await expect(page.getByRole('row', { name: /other pack, thickness/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /other pack, arch and eyes/ })).toBeVisible();
   const { plan } = await view(request, DEMO.planned);

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type JobView } from '@/contracts/job';
 import { writeLine } from '@/contracts/instrumentLine';
+import { type Page } from '@playwright/test';
 import { DEMO, expect, focusOn, test as base, typeInto } from './shop';
 
 /** A scale pad of the test's own on the line: says what it is told, when it is told. */
@@ -132,20 +133,71 @@ test('an instrument that lies, babbles or is cut off in mid-reading never blocks
 
 test.describe('a torque wrench', () => {
   test.use({ kind: 'torqueWrench' });
-  test('its peak is taken for a joint whose torque is written down, and the joint is final then', async ({
+  test('its peak is taken for one bolt after the other, with the state of the vehicle', async ({
     page,
     pad,
+    request,
   }) => {
     await page.goto(`${DEMO.planned}/build`);
     const bolts = page.getByRole('group', { name: 'U-bolts', exact: true });
     await expect.poll(pad.connected).toBe(true);
     pad.pull(118_400);
-    await bolts.getByRole('button', { name: 'Take the wrench’s peak, 118.4 N·m' }).click();
-    await expect(bolts).toContainText('wrench read 118.4 N·m');
-    await expect(bolts.getByRole('button', { name: 'final', pressed: true })).toBeVisible();
-    // Nothing is written down for the centre bolt, so no peak is offered for it.
-    await expect(
-      page.getByRole('group', { name: 'Centre bolt', exact: true }).getByRole('button', { name: /peak/ }),
-    ).toHaveCount(0);
+    await bolts.getByText('bolt by bolt: 0 of 8 read').click();
+    // How the vehicle stands is said first; it is never preset.
+    await expect(bolts.getByRole('button', { name: /peak/ })).toHaveCount(0);
+    await page.getByRole('button', { name: 'weight on the wheels' }).click();
+    await bolts.getByRole('button', { name: 'Take the wrench’s peak, 118.4 N·m, for left, front outer leg' }).click();
+    await expect(bolts).toContainText('bolt by bolt: 1 of 8 read');
+    await expect(bolts.getByRole('button', { name: /for left, front inner leg/ })).toBeVisible();
+    const { torqueReadings } = (await (await request.get(`/api${DEMO.planned}`)).json()) as JobView;
+    expect(torqueReadings).toMatchObject([
+      { joint: 'uBolts', bolt: 'left, front outer leg', value: 118_400, state: 'weightOn', instrument: 'connected' },
+    ]);
+  });
+
+  /** DOM changes outside live figures, and the longest task, over some seconds. */
+  const watched = async (page: Page, seconds: number) =>
+    page.evaluate(async (ms) => {
+      let changes = 0;
+      let longest = 0;
+      const watch = new MutationObserver((list) => {
+        changes += list.filter(
+          ({ target }) => !(target instanceof Element ? target : target.parentElement)?.closest('[data-live]'),
+        ).length;
+      });
+      watch.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true });
+      const tasks = new PerformanceObserver((list) => {
+        for (const entry of list.getEntries()) longest = Math.max(longest, entry.duration);
+      });
+      tasks.observe({ type: 'longtask' });
+      await new Promise((resolve) => setTimeout(resolve, ms));
+      watch.disconnect();
+      tasks.disconnect();
+      return { changes, longest };
+    }, seconds * 1000);
+
+  test('a wrench that speaks twenty times a second redraws its own figure and nothing else', async ({ page, pad }) => {
+    let pull = 110_000;
+    const talk = setInterval(() => pad.connected() && pad.pull((pull += 37)), 50);
+    try {
+      for (const station of ['build', 'measure', 'prove', 'choose']) {
+        await page.goto(`${DEMO.planned}/${station}`);
+        if (station === 'build') {
+          await page.getByRole('button', { name: 'weight on the wheels' }).click();
+          await page
+            .getByRole('group', { name: 'U-bolts', exact: true })
+            .getByText(/bolt by bolt/)
+            .click();
+          await expect(page.getByRole('button', { name: /Take the wrench’s peak/ })).toBeVisible();
+        }
+        // What the page solves when it opens is drawn once.
+        await expect(page.getByRole('progressbar')).toHaveCount(0, { timeout: 30_000 });
+        const { changes, longest } = await watched(page, 5);
+        expect(`${station} ${changes <= 50}, ${changes} changes`).toMatch(/ true/);
+        expect(longest).toBeLessThan(1000);
+      }
+    } finally {
+      clearInterval(talk);
+    }
   });
 });

@@ -25,6 +25,8 @@ for (const theme of ['light', 'dark'] as const) {
     for (const [name, path] of Object.entries(PAGES)) {
       await page.setViewportSize({ width: 1280, height: 800 });
       await page.goto(path);
+      // The page says itself when its program runs: until then its fields are off.
+      await expect(page.locator('main fieldset.until-ready').first()).toBeEnabled();
       if (name === 'choose') await expect(page.locator('[data-part=seat-new]')).toBeVisible();
       if (name === 'bench') await expect(page.getByTestId('bench-facts')).toBeVisible();
       const { violations } = await new AxeBuilder({ page })

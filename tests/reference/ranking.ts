@@ -56,8 +56,9 @@ const price = (c: Candidate): number =>
   c.made.length > 0 || c.parts.some((p) => p.price === null) ? 1e12 : c.parts.reduce((sum, p) => sum + p.price!, 0);
 
 /** The order the search promises, spelled out on its own. */
-function bruteForce(stateId: string, wanted: number): string[] {
+function bruteForce(stateId: string, wanted: number, lets: (c: Candidate) => boolean = () => true): string[] {
   return oracle
+    .filter(({ candidate }) => lets(candidate))
     .map(({ candidate, changes }) => {
       const miss = Math.max(...changes[stateId]!.map((change) => Math.abs(change - wanted)));
       return { candidate, miss, score: Math.max(0, miss - NARROWEST_BAND) };
@@ -90,19 +91,25 @@ const compared = targets.map(({ stateId, change }) => ({
   bruteForce: bruteForce(stateId, change),
 }));
 
-// One limit after another is drawn tighter; the best that is left may not come nearer.
-const chain: Limits[] = [NO_LIMITS];
-const tighten = (part: Partial<Limits>) => chain.push({ ...chain.at(-1)!, ...part });
-tighten({ mostPrice: 400 });
-tighten({ noUsed: true });
-tighten({ harsher: 0.12 });
-tighten({ mostPrice: 150 });
-tighten({ keepUbolts: true });
-tighten({ noBlock: true });
-tighten({ mostDays: 4 });
-tighten({ onlyParts: true });
-const tightened = targets
-  .slice(0, 2)
-  .map(({ stateId, change }) => chain.map((limits) => searched(stateId, change, limits)[0]?.score ?? null));
+/** Each limit as it is meant, spelled out on its own. */
+const LIMITS: { limit: Partial<Limits>; lets: (c: Candidate) => boolean }[] = [
+  { limit: { noBlock: true }, lets: (c) => !c.changes.some((d) => d.kind === 'block' && d.height.value > 0) },
+  { limit: { noUsed: true }, lets: (c) => c.parts.every((p) => !p.used) },
+  { limit: { onlyParts: true }, lets: (c) => c.made.length === 0 },
+  { limit: { mostPrice: 150 }, lets: (c) => price(c) <= 150 },
+  {
+    limit: { mostDays: 4 },
+    lets: (c) => c.made.length === 0 && c.parts.every((p) => p.days !== null && p.days <= 4),
+  },
+];
+const limited = LIMITS.map(({ limit, lets }, k) => {
+  const { stateId, change } = targets[k]!;
+  return {
+    limit,
+    searched: searched(stateId, change, { ...NO_LIMITS, ...limit }).map((f) => f.candidate.id),
+    bruteForce: bruteForce(stateId, change, lets),
+    left: some.filter(lets).length,
+  };
+});
 
-console.log(JSON.stringify({ candidates: some.length, solved: oracle.length, compared, tightened }));
+console.log(JSON.stringify({ candidates: some.length, solved: oracle.length, compared, limited }));

@@ -22,6 +22,21 @@ export interface FitRow {
   defect: Defect | null;
 }
 
+/** A misfit in words, as a defect keeps it. */
+export const misfitText = (row: Pick<FitRow, 'name' | 'reason'>): string =>
+  [row.name, row.reason].filter(Boolean).join(': ');
+
+const FIGURE = /\d+(?:\.\d+)?/g;
+/** Whether two misfits are the same one: the same words, and figures that a reading more or less may move. */
+export function sameMisfit(a: string, b: string): boolean {
+  const figures = (text: string) => [...text.matchAll(FIGURE)].map((m) => Number(m[0]));
+  const [of, to] = [figures(a), figures(b)];
+  return (
+    a.replace(FIGURE, '') === b.replace(FIGURE, '') &&
+    of.every((value, k) => Math.abs(value - to[k]!) <= Math.max(2, 0.01 * value))
+  );
+}
+
 /** The rows of the core's own list. */
 export const checkRows = (
   view: JobView,
@@ -47,18 +62,23 @@ export function fitRows(
   facts: SolvedFacts | null,
   assembled?: Pick<Assembled, 'input' | 'refused'>,
 ): FitRow[] {
-  const settled = (subject: string): Defect | null => view.defects.findLast((d) => d.subject === subject) ?? null;
+  // A reason that was given for a hose 10 mm short does not cover one that is 60 mm short.
+  const settled = (row: Omit<FitRow, 'defect'>): FitRow => ({
+    ...row,
+    defect: view.defects.findLast((d) => d.subject === row.subject && sameMisfit(d.what, misfitText(row))) ?? null,
+  });
   const rows = checkRows(view, facts, assembled)
     // A broken main leaf is one finding, told by the inspection; here it only says why nothing is solved.
     .filter((row) => row.id !== 'located' || !mendedByPlan(view, 'leafBroken'))
-    .map((row): FitRow => ({
-      subject: row.id,
-      name: CHECK_NAMES[row.id],
-      verdict: row.verdict,
-      reason: row.reason,
-      blocks: row.verdict === 'does not fit',
-      defect: settled(row.id),
-    }));
+    .map((row) =>
+      settled({
+        subject: row.id,
+        name: CHECK_NAMES[row.id],
+        verdict: row.verdict,
+        reason: row.reason,
+        blocks: row.verdict === 'does not fit',
+      }),
+    );
   const found = view.findings.flatMap((f): FitRow[] => {
     if ((f.verdict !== 'stop' && f.verdict !== 'replace') || mendedByPlan(view, f.rule)) return [];
     const subject = `inspect:${f.rule}:${f.side ?? 'axle'}`;
@@ -66,14 +86,13 @@ export function fitRows(
     const seen = rule.choices.find((c) => c.id === f.choice)?.text ?? f.values.map((v) => v.typed).join(', ');
     const where = f.side ? `, ${f.side}` : '';
     return [
-      {
+      settled({
         subject,
         name: `${rule.what}${where}`,
         verdict: 'does not fit',
         reason: `Inspection: ${seen}. ${f.verdict === 'stop' ? 'Not to be driven or towed until it is mended.' : 'To be replaced.'}`,
         blocks: f.verdict === 'stop',
-        defect: settled(subject),
-      },
+      }),
     ];
   });
   return [...rows, ...found];

@@ -1,7 +1,7 @@
 // Build: the safety card, the start, what does not fit, torque, and closing the job.
 import { randomUUID } from 'node:crypto';
 import { type EndDefect, type NewClosing, type NewDefect } from '@/contracts/defect';
-import { blocking, fitRows, unsettled, type FitRow } from '@/contracts/fit';
+import { blocking, fitRows, misfitText, unsettled, type FitRow } from '@/contracts/fit';
 import { missingBeforeHeights } from '@/contracts/gates';
 import { type JobView } from '@/contracts/job';
 import { leftOpen } from '@/contracts/openList';
@@ -102,7 +102,7 @@ export async function goOnWith(tx: Tx, jobId: string, given: NewDefect): Promise
       message: 'The day to mend it by has gone by already.',
       field: 'dueOn',
     });
-  await insertDefect(tx, jobId, given, [row.name, row.reason].filter(Boolean).join(': '));
+  await insertDefect(tx, jobId, given, misfitText(row));
   return loadJob(tx, jobId);
 }
 

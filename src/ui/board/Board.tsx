@@ -15,7 +15,7 @@ import { ProblemNote } from '../job/ProblemNote';
 import { useSend } from '../job/useSend';
 import { distanceRule } from '@/core/units/rules';
 import { Length, PlusMinus } from '../measured/Figure';
-import { useQuantityText } from '../measured/Quantity';
+import { Quantity, useQuantityText } from '../measured/Quantity';
 import { TypedField, type Typed } from '../measured/TypedField';
 import { useKept } from '../measured/useKept';
 
@@ -177,16 +177,16 @@ function DueCheck({ due, today, odometer }: { due: DueRow; today: string; odomet
         by <span className="figure">{due.dueOn}</span> or{' '}
         {leftKm === null ? (
           <>
-            after <span className="figure">{text(due.afterKm, 'distance')}</span>
+            after <Quantity value={due.afterKm} of="distance" />
             {due.fromKm === null ? '; the odometer was not read' : ''}
           </>
         ) : leftKm > 0 ? (
           <>
-            in <span className="figure">{text(leftKm, 'distance')}</span>
+            in <Quantity value={leftKm} of="distance" />
           </>
         ) : (
           <>
-            <span className="figure">{text(-leftKm, 'distance')}</span> ago
+            <Quantity value={-leftKm} of="distance" /> ago
           </>
         )}
       </div>

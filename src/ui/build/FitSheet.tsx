@@ -2,7 +2,7 @@
 import { Input } from 'antd';
 import { useState } from 'react';
 import { type Defect } from '@/contracts/defect';
-import { unchecked, type FitRow } from '@/contracts/fit';
+import { blocking, unchecked, unsettled, type FitRow } from '@/contracts/fit';
 import { SAFETY_ITEMS, type SafetyItem } from '@/core/procedure/checks';
 import { isSlack, type SurveyItem } from '@/core/travel/survey';
 import { SURVEY_TEXT } from '@/contracts/surveyText';
@@ -23,7 +23,8 @@ export function FitSheet({ job, rows }: { job: JobHandle; rows: readonly FitRow[
   const { view } = job;
   const words = useWords();
   const wrong = rows.filter((row) => row.verdict === 'does not fit');
-  const stops = wrong.filter((row) => row.defect === null);
+  const stops = blocking(rows);
+  const later = unsettled(rows).length - stops.length;
   const open = unchecked(rows);
   const inTheWay = view.survey.filter((s) => !isSlack(s.item as SurveyItem) && s.answer === 'notOk');
   return (
@@ -32,6 +33,8 @@ export function FitSheet({ job, rows }: { job: JobHandle; rows: readonly FitRow[
       aside={
         stops.length > 0 ? (
           <span className="stop-word">STOP: {stops.length} not settled</span>
+        ) : later > 0 ? (
+          <Marked kind="look">{later} to be replaced</Marked>
         ) : open.length > 0 ? (
           <Marked kind="untouched">{open.length} not checked</Marked>
         ) : (
@@ -54,10 +57,10 @@ export function FitSheet({ job, rows }: { job: JobHandle; rows: readonly FitRow[
       {wrong.map((row) => (
         <div key={row.subject} className="misfit" data-misfit={row.subject}>
           <p>
-            {row.defect === null ? (
+            {row.defect === null && row.blocks ? (
               <span className="stop-word">STOP {row.name}</span>
             ) : (
-              <Marked kind={row.defect.endedAt ? 'done' : 'look'}>{row.name}</Marked>
+              <Marked kind={row.defect?.endedAt ? 'done' : 'look'}>{row.name}</Marked>
             )}{' '}
             {row.reason ? <span className="muted">{words(row.reason)}</span> : null}
           </p>

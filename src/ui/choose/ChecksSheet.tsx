@@ -20,7 +20,8 @@ interface Props {
 export function ChecksSheet({ jobId, rows, prediction, keepUbolts, offer }: Props) {
   const words = useWords();
   const open = rows.filter((row) => row.verdict === 'not checked').length;
-  const bad = rows.filter((row) => row.verdict === 'does not fit').length;
+  const bad = rows.filter((row) => row.verdict === 'does not fit' && row.blocks).length;
+  const later = rows.filter((row) => row.verdict === 'does not fit' && !row.blocks).length;
   const ubolt = prediction?.ubolt;
   const bolt = prediction?.centreBolt;
   return (
@@ -31,8 +32,13 @@ export function ChecksSheet({ jobId, rows, prediction, keepUbolts, offer }: Prop
           <span className="stop-word">
             STOP: {bad} {bad === 1 ? 'does' : 'do'} not fit{open > 0 ? `, ${open} not checked` : ''}
           </span>
-        ) : open > 0 ? (
-          <Marked kind="look">not OK: {open} not checked</Marked>
+        ) : open + later > 0 ? (
+          <Marked kind="look">
+            not OK:{' '}
+            {[open > 0 ? `${open} not checked` : '', later > 0 ? `${later} to be replaced` : '']
+              .filter(Boolean)
+              .join(', ')}
+          </Marked>
         ) : (
           <Marked kind="done">every row fits</Marked>
         )
@@ -61,7 +67,9 @@ export function ChecksSheet({ jobId, rows, prediction, keepUbolts, offer }: Prop
                 ) : null}
               </td>
               <td className="verdict">
-                {row.verdict === 'does not fit' ? (
+                {row.verdict === 'does not fit' && !row.blocks ? (
+                  <Marked kind="look">to be replaced</Marked>
+                ) : row.verdict === 'does not fit' ? (
                   <span className="stop-word">STOP does not fit</span>
                 ) : (
                   <Marked kind={row.verdict === 'fits' ? 'done' : 'untouched'}>{row.verdict}</Marked>

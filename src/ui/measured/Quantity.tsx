@@ -34,6 +34,11 @@ interface Props {
 
 /** The same as a figure. */
 export function Quantity({ value, of, digits = 0 }: Props) {
-  const text = useQuantityText();
-  return <span className="figure">{text(value, of, digits)}</span>;
+  const { units } = useView();
+  return (
+    <span className="figure">
+      {decimalText(fromCore(value, units[of]), digits)}
+      <span className="unit-text"> {units[of]}</span>
+    </span>
+  );
 }

@@ -86,7 +86,7 @@ test('what breaks again at one place is said, with km per failure; what was seen
     ['Rear left, leaf 2', '43000'],
   ] as const) {
     await page.getByLabel('Where it broke').fill(where);
-    await typeInto(page, 'At km', km);
+    await typeInto(page, 'Odometer', km);
     const saved = page.waitForResponse((r) => r.url().endsWith('/failures') && r.ok());
     await page.getByRole('button', { name: 'Add this failure' }).click();
     await saved;

@@ -140,12 +140,12 @@ test.describe('a torque wrench', () => {
   }) => {
     await page.goto(`${DEMO.planned}/build`);
     const bolts = page.getByRole('group', { name: 'U-bolts', exact: true });
-    await expect.poll(pad.connected).toBe(true);
-    pad.pull(118_400);
     await bolts.getByText('bolt by bolt: 0 of 8 read').click();
     // How the vehicle stands is said first; it is never preset.
-    await expect(bolts.getByRole('button', { name: /peak/ })).toHaveCount(0);
+    await expect(bolts.getByText('Say above how the vehicle stands')).toBeVisible();
     await page.getByRole('button', { name: 'weight on the wheels' }).click();
+    await expect.poll(pad.connected).toBe(true);
+    pad.pull(118_400);
     await bolts.getByRole('button', { name: 'Take the wrench’s peak, 118.4 N·m, for left, front outer leg' }).click();
     await expect(bolts).toContainText('bolt by bolt: 1 of 8 read');
     await expect(bolts.getByRole('button', { name: /for left, front inner leg/ })).toBeVisible();
@@ -155,21 +155,29 @@ test.describe('a torque wrench', () => {
     ]);
   });
 
-  /** DOM changes outside live figures, and the longest task, over some seconds. */
+  /** DOM changes outside live figures, and the longest task, over some seconds, once a page has stood still for one. */
   const watched = async (page: Page, seconds: number) =>
     page.evaluate(async (ms) => {
       let changes = 0;
       let longest = 0;
+      let last = performance.now();
+      const opened = last;
       const watch = new MutationObserver((list) => {
-        changes += list.filter(
+        const outside = list.filter(
           ({ target }) => !(target instanceof Element ? target : target.parentElement)?.closest('[data-live]'),
         ).length;
+        changes += outside;
+        if (outside > 0) last = performance.now();
       });
       watch.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true });
       const tasks = new PerformanceObserver((list) => {
         for (const entry of list.getEntries()) longest = Math.max(longest, entry.duration);
       });
+      // What the page solves and draws when it opens is not the wrench's doing; one that never rests is told by its count.
+      while (performance.now() - last < 1000 && performance.now() - opened < 30_000)
+        await new Promise((resolve) => setTimeout(resolve, 100));
       tasks.observe({ type: 'longtask' });
+      changes = 0;
       await new Promise((resolve) => setTimeout(resolve, ms));
       watch.disconnect();
       tasks.disconnect();
@@ -190,8 +198,6 @@ test.describe('a torque wrench', () => {
             .click();
           await expect(page.getByRole('button', { name: /Take the wrench’s peak/ })).toBeVisible();
         }
-        // What the page solves when it opens is drawn once.
-        await expect(page.getByRole('progressbar')).toHaveCount(0, { timeout: 30_000 });
         const { changes, longest } = await watched(page, 5);
         expect(`${station} ${changes <= 50}, ${changes} changes`).toMatch(/ true/);
         expect(longest).toBeLessThan(1000);

@@ -71,12 +71,12 @@ export function CandidateTable({ found, wantedState, emptyState, picked, beside,
                     {candidate.name}
                   </button>
                   {r.ubolt !== 'fits' || r.stressed.verdict !== 'fits' || candidate.made.length > 0 ? (
-                    <div className="small">
+                    <div className="small notes">
                       {r.stressed.verdict !== 'fits' ? (
                         worst(r) > before(r) ? (
-                          <span className="stop-word">STOP over-stressed </span>
+                          <span className="stop-word">STOP over-stressed</span>
                         ) : (
-                          <span className="muted">over the limit, less than today </span>
+                          <span className="muted">over the limit, less than today</span>
                         )
                       ) : null}
                       {r.ubolt !== 'fits' ? (
@@ -86,7 +86,7 @@ export function CandidateTable({ found, wantedState, emptyState, picked, beside,
                             ? 'U-bolts not checked'
                             : r.uboltPart
                               ? `new U-bolts, ${r.uboltPart.name}`
-                              : 'new U-bolts, none on the shelf suits'}{' '}
+                              : 'new U-bolts, none on the shelf suits'}
                         </span>
                       ) : null}
                       {candidate.made.length > 0 ? <span className="muted">{candidate.made.join(', ')}</span> : null}

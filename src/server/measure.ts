@@ -70,7 +70,9 @@ export async function addReading(tx: Tx, jobId: string, reading: NewReading): Pr
     const reason = parsed.kind === 'refused' ? parsed.reason : 'The text and its value do not agree.';
     throw new ProblemError(400, { code: 'bad-input', message: reason, field: 'typed' });
   }
-  if (reading.phase === 'before' && !reading.correctionReason && (await buildBegun(tx, jobId)))
+  // A free leaf or the arch on the bench is read with the spring out; how it stood loaded can no longer be read then.
+  const locks = reading.phase === 'before' && (point.loaded || reading.supersedes !== null);
+  if (locks && !reading.correctionReason && (await buildBegun(tx, jobId)))
     throw new ProblemError(422, {
       code: 'locked',
       message: 'The build has begun: what was read before it stays as it was. Say why it is corrected.',

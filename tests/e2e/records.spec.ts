@@ -262,7 +262,8 @@ test('a build starts once, and not on a prediction of an older plan', async ({ r
   await store(request, DEMO.planned);
   for (const item of ['frameHeld', 'axleHeld', 'wheelsChocked', 'springSlack'])
     await request.post(`/api${DEMO.planned}/safety`, { data: { id: crypto.randomUUID(), item, answer: 'ok' } });
-  await put(request, DEMO.planned, [shackle(118)]);
+  const { plan } = await get(request, DEMO.planned);
+  await put(request, DEMO.planned, [...plan.changes, shackle(118)]);
   const start = () => request.post(`/api${DEMO.planned}/build`, { data: { overrideReason: null } });
   expect(await (await start()).json()).toMatchObject({ code: 'stale-prediction' });
   const { id } = await store(request, DEMO.planned);

@@ -32,7 +32,7 @@ test('a short hose and a stop of the inspection keep the build from starting; go
   // Read today, before the lift: enough for the droop alone, not for lift and droop.
   await post(request, job, '/survey', { item: 'brakeHose', answer: 'ok', slack: 40, slackTyped: '40', note: '' });
   await post(request, job, '/findings', {
-    ...{ rule: 'hangers', side: 'right', choice: 'cracked', values: [], note: '', leafId: null, place: null },
+    ...{ rule: 'hanger', side: 'right', choice: 'cracked', values: [], note: '', leafId: null, place: null },
     placeTyped: null,
   });
   await store(request, job);
@@ -118,8 +118,8 @@ test('over-stress and short U-bolts are a STOP in the plan, and the U-bolts to o
   const job = DEMO.planned;
   const leaf = { kind: 'addLeaf', front: 484, frontTyped: '484', rear: 516, rearTyped: '516', source: 'measured' };
   await put(request, job, [
-    { ...leaf, thickness: 9, thicknessTyped: '9', camber: 210, camberTyped: '210' },
-    { kind: 'block', height: 20, heightTyped: '20' },
+    { ...leaf, thickness: 9, thicknessTyped: '9', camber: 150, camberTyped: '150' },
+    { kind: 'block', height: 30, heightTyped: '30' },
   ]);
   await page.goto(`${job}/choose`);
   await expect(page.locator('[data-check=stress]')).toContainText('STOP does not fit', { timeout: 30_000 });

@@ -73,11 +73,10 @@ export function CandidateTable({ found, wantedState, emptyState, picked, beside,
                   {r.ubolt !== 'fits' || r.stressed.verdict !== 'fits' || candidate.made.length > 0 ? (
                     <div className="small notes">
                       {r.stressed.verdict !== 'fits' ? (
-                        worst(r) > before(r) ? (
+                        <>
                           <span className="stop-word">STOP over-stressed</span>
-                        ) : (
-                          <span className="muted">over the limit, less than today</span>
-                        )
+                          {worst(r) <= before(r) ? <span className="muted">no more than today</span> : null}
+                        </>
                       ) : null}
                       {r.ubolt !== 'fits' ? (
                         <span className={r.ubolt === 'not checked' ? 'muted' : 'look'}>

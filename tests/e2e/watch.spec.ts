@@ -32,7 +32,7 @@ test('what nobody read is ranked by what it does to the planned height, and lead
 test('a line shorter than the droop stops the lifting, here and on the build card', async ({ page }) => {
   await page.goto(`${DEMO.planned}/measure`);
   const hose = page.locator('[data-survey=brakeHose]');
-  await expect(page.getByText(/by the springs the axle drops \d+ mm/)).toBeVisible();
+  await expect(page.getByText(/needs \d+ mm from where it stands today: lift \+\d+ mm, then \d+ mm until it hangs/)).toBeVisible();
   await hose.getByRole('button', { name: 'measure its slack' }).click();
   await typeInto(page, 'brake hose: axle may drop until it is taut', '1 in');
   await expect(hose).toContainText('STOP: too short for this droop');
@@ -40,7 +40,8 @@ test('a line shorter than the droop stops the lifting, here and on the build car
   await page.reload();
   await expect(hose).toContainText('STOP');
   await page.goto(`${DEMO.planned}/build`);
-  await expect(page.getByText('STOP: too short for this droop')).toBeVisible();
+  await expect(page.locator('[data-misfit=brakeHose]')).toContainText('STOP brake hose');
+  await expect(page.locator('[data-misfit=brakeHose]')).toContainText(/\d+ mm too short at full droop/);
 });
 
 test('the axle load is reckoned from the whole vehicle, and a weigh ticket is said to be one', async ({

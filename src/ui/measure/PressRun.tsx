@@ -5,7 +5,7 @@ import { type PressRun as Run } from '@/contracts/job';
 import { type Side } from '@/core/height/axleInput';
 import { SideChips } from '../controls/SideChips';
 import { Marked } from '../controls/Mark';
-import { useInstruments } from '../instruments/useInstruments';
+import { useInstrument } from '../instruments/useInstruments';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
@@ -26,47 +26,19 @@ function pointOf(press: Live): Points[number] | undefined {
 export function PressRun({ job }: { job: JobHandle }) {
   const { busy, problem, run } = useSend();
   const [side, setSide] = useState<Side>('left');
-  const [points, setPoints] = useState<Points | null>(null);
   const id = useId();
-  const press = useInstruments().find((l) => l.kind === 'springPress');
-  const now = press && points !== null ? pointOf(press) : undefined;
-  const known = (p: Points[number]) => points?.some((q) => q.branch === p.branch && Math.abs(q.force - p.force) < 1);
-  // The press says its points one after the other; each new one is kept until the loop is taken or dropped.
-  if (now && points && !known(now)) setPoints([...points, now]);
-  const take = () =>
-    void run(async () => {
-      await job.send('/press', 'POST', { id: crypto.randomUUID(), side, points });
-      setPoints(null);
-    });
   const read = (file: File | undefined) => {
     if (!file) return;
     void run(async () => {
       await job.send('/press-file', 'POST', { id: crypto.randomUUID(), side, text: await file.text() });
     });
   };
-  const branches = new Set(points?.map((p) => p.branch)).size;
   return (
     <div className="part">
       <h4>Press run</h4>
       <div className="facts-row">
         <SideChips label="Press run of side" value={side} onPick={setSide} />
-        {press ? (
-          points === null ? (
-            <button type="button" className="act quiet" onClick={() => setPoints([])}>
-              Record a loop
-            </button>
-          ) : (
-            <>
-              <button type="button" className="act" disabled={points.length < 3 || busy} onClick={take}>
-                Take these {points.length} points
-              </button>
-              <button type="button" className="act quiet" onClick={() => setPoints(null)}>
-                Drop them
-              </button>
-              <span className="muted">{branches < 2 ? 'one branch so far' : 'both branches'}</span>
-            </>
-          )
-        ) : null}
+        <RecordLoop job={job} side={side} />
         <label className="act quiet photo-add" htmlFor={id}>
           Read a CSV file
           <input
@@ -97,5 +69,41 @@ export function PressRun({ job }: { job: JobHandle }) {
       ))}
       <ProblemNote problem={problem} />
     </div>
+  );
+}
+
+/** A loop from the connected press, point by point; what the press says redraws this alone. */
+function RecordLoop({ job, side }: { job: JobHandle; side: Side }) {
+  const { busy, problem, run } = useSend();
+  const [points, setPoints] = useState<Points | null>(null);
+  const press = useInstrument('springPress');
+  const now = press && points !== null ? pointOf(press) : undefined;
+  const known = (p: Points[number]) => points?.some((q) => q.branch === p.branch && Math.abs(q.force - p.force) < 1);
+  // The press says its points one after the other; each new one is kept until the loop is taken or dropped.
+  if (now && points && !known(now)) setPoints([...points, now]);
+  const take = () =>
+    void run(async () => {
+      await job.send('/press', 'POST', { id: crypto.randomUUID(), side, points });
+      setPoints(null);
+    });
+  const branches = new Set(points?.map((p) => p.branch)).size;
+  if (!press) return null;
+  if (points === null)
+    return (
+      <button type="button" className="act quiet" onClick={() => setPoints([])}>
+        Record a loop
+      </button>
+    );
+  return (
+    <>
+      <button type="button" className="act" disabled={points.length < 3 || busy} onClick={take}>
+        Take these {points.length} points
+      </button>
+      <button type="button" className="act quiet" onClick={() => setPoints(null)}>
+        Drop them
+      </button>
+      <span className="muted">{branches < 2 ? 'one branch so far' : 'both branches'}</span>
+      <ProblemNote problem={problem} />
+    </>
   );
 }

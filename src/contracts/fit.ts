@@ -106,11 +106,11 @@ export const blocking = (rows: readonly FitRow[]): FitRow[] => unsettled(rows).f
 /** What nobody has looked at. */
 export const unchecked = (rows: readonly FitRow[]): FitRow[] => rows.filter((row) => row.verdict === 'not checked');
 
-/** What the prediction of this build, or else the newest of the plan at work, says of what must fit. */
+/** What the newest prediction of the plan at work, or else that of this build, says of what must fit. */
 export function storedFacts(view: JobView): SolvedFacts | null {
-  const of = view.build?.predictionId
-    ? view.predictions.find((p) => p.id === view.build?.predictionId)
-    : view.predictions.find((p) => p.planId === view.plan.id && p.planVersion === view.plan.version);
+  const of =
+    view.predictions.find((p) => p.planId === view.plan.id && p.planVersion === view.plan.version) ??
+    view.predictions.find((p) => p.id === view.build?.predictionId);
   return of?.facts ?? null;
 }
 

@@ -54,7 +54,7 @@ test('one job from tape measure to proven height, in typed fractions, with a rel
   await typeInto(page, 'Hub to arch lip, right', '19 5/8"');
   await typeInto(page, 'Block height', '0');
   await typeInto(page, 'Thread showing', '3/4 in');
-  await typeInto(page, 'U-bolt thread', '9/16-18');
+  await typeInto(page, 'Thread pitch', '1/18 in');
   await typeInto(page, 'Loaded arch, left', '2 in');
   // A draft not yet accepted survives the reload, and what was accepted is on the server.
   await page.getByLabel('Loaded arch, right', { exact: true }).fill('2 i');

@@ -47,7 +47,7 @@ test('a short hose and a stop of the inspection keep the build from starting; go
   expect(subjects).not.toContain('inspect:bumpStop:left');
 
   await page.goto(`${job}/build`);
-  await expect(page.getByText(/STOP: .*brake hose/)).toBeVisible();
+  await expect(page.locator('p.stop-word', { hasText: /STOP: .*brake hose/ })).toBeVisible();
   const { today } = await get(request, job);
   expect((await post(request, job, '/defects', { subject: 'brakeHose', reason: 'no', dueOn: today })).status()).toBe(
     400,

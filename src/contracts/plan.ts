@@ -27,6 +27,8 @@ export const changeSchema = z.discriminatedUnion('kind', [
     thicknessTyped: typed,
     camber: length(-300, 500),
     camberTyped: typed,
+    /** False where its camber was only reckoned, from the arch of the pack it comes from. */
+    camberKnown: z.boolean().optional(),
     source: z.enum(['measured', 'catalogue']),
     ...from,
   }),

@@ -7,8 +7,8 @@ import { type ChangeRow } from './plan';
 export const planned = (change: ChangeRow): PlannedChange => {
   switch (change.kind) {
     case 'addLeaf': {
-      const { kind, front, rear, thickness, camber, source } = change;
-      return { kind, front, rear, thickness, camber, source };
+      const { kind, front, rear, thickness, camber, source, camberKnown } = change;
+      return { kind, front, rear, thickness, camber, source, ...(camberKnown === false && { camberKnown }) };
     }
     case 'removeLeaf':
       return { kind: change.kind, leaf: change.leaf };

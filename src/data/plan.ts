@@ -44,7 +44,7 @@ export async function jobPlans(
             thickness_mm AS thickness, thickness_typed AS "thicknessTyped", camber_mm AS camber,
             camber_typed AS "camberTyped", source, height_mm AS height, height_typed AS "heightTyped",
             length_mm AS length, length_typed AS "lengthTyped", leaf_number AS leaf, leaf_typed AS "leafTyped", form,
-            bore_mm AS bore, width_mm AS width, used, by_free_arch AS "byFreeArch", part_id AS "partId", part_name AS "partName",
+            bore_mm AS bore, width_mm AS width, used, by_free_arch AS "byFreeArch", camber_known AS "camberKnown", part_id AS "partId", part_name AS "partName",
             (SELECT json_agg(json_build_object('front', l.front_mm, 'rear', l.rear_mm, 'thickness', l.thickness_mm,
                                                'camber', l.camber_mm, 'camberKnown', l.camber_known) ORDER BY l.ordinal)
                FROM plan_leaf l WHERE l.shop_id = c.shop_id AND l.plan_id = c.plan_id AND l.change = c.ordinal) AS leaves
@@ -98,8 +98,8 @@ export async function replaceChanges(tx: Tx, planId: string, changes: readonly C
     await tx.run(
       `INSERT INTO plan_change (shop_id, plan_id, ordinal, kind, front_mm, front_typed, rear_mm, rear_typed, thickness_mm,
                                 thickness_typed, camber_mm, camber_typed, source, height_mm, height_typed, length_mm, length_typed, leaf_number,
-                                leaf_typed, form, bore_mm, width_mm, used, part_id, part_name, by_free_arch)
-       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21, $22, $23, $24, $25, $26)`,
+                                leaf_typed, form, bore_mm, width_mm, used, part_id, part_name, by_free_arch, camber_known)
+       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21, $22, $23, $24, $25, $26, $27)`,
       [
         tx.shop,
         planId,
@@ -127,6 +127,7 @@ export async function replaceChanges(tx: Tx, planId: string, changes: readonly C
         c.partId,
         c.partName,
         c.byFreeArch,
+        c.camberKnown,
       ],
     );
     for (const [k, leaf] of (change.kind === 'pack' ? change.leaves : []).entries())

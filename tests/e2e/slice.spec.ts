@@ -97,7 +97,7 @@ test('one job from tape measure to proven height, in typed fractions, with a rel
   await expect(page.locator('[data-check=threads]')).toContainText('4.5 threads left');
 
   await page.getByRole('button', { name: 'Store this prediction' }).click();
-  await expect(page.getByText(/plan, version 2.*core \d+\.\d+\.\d+/)).toBeVisible();
+  await expect(page.getByText(/Plan 1: leaf added.*core \d+\.\d+\.\d+/)).toBeVisible();
 
   await page.getByRole('link', { name: 'Build' }).click();
   await page.getByRole('button', { name: 'Start the build' }).click();

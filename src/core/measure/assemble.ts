@@ -314,7 +314,7 @@ function plannedChange(change: PlannedChange, pack: PackInput | null, sheet: She
       };
     }
     case 'addLeaf':
-      return { kind: 'addLeaf', ...leafEstimates(change, change.source) };
+      return { kind: 'addLeaf', ...leafEstimates(change, change.source, change.camberKnown ?? true) };
     case 'pack': {
       const { leaves, width, eyeForm, eyeBore, used, source, byFreeArch } = change;
       const offset = eyeOffset(eyeForm ?? 'upturned', eyeBore ?? ASSUMED.eyeBore.value, leaves[0]?.thickness ?? 0);

@@ -55,6 +55,8 @@ export type PlannedChange =
       rear: number;
       thickness: number;
       camber: number;
+      /** False where it was only reckoned. */
+      camberKnown?: boolean;
       source: PartSource;
     }
   /** `leaf` counts from the main leaf, 1. */

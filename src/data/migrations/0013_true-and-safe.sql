@@ -110,7 +110,7 @@ CREATE UNIQUE INDEX one_current_plan ON plan (shop_id, job_id) WHERE current;
 CREATE UNIQUE INDEX plan_names ON plan (shop_id, job_id, lower(name));
 -- A stored prediction is named by what was planned.
 ALTER TABLE prediction ADD COLUMN plan_name text CHECK (length(plan_name) BETWEEN 1 AND 300);
-ALTER TABLE plan_change ADD COLUMN by_free_arch boolean;
+ALTER TABLE plan_change ADD COLUMN by_free_arch boolean, ADD COLUMN camber_known boolean;
 
 -- Checks fall due by day or by distance driven since; what was done is told with its figures and can be taken back.
 CREATE TABLE odometer (

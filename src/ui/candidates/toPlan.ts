@@ -25,6 +25,7 @@ export function planOf(candidate: Candidate, parts: readonly StockPart[]): Chang
             thicknessTyped: text(thickness.value),
             camber: camber.value,
             camberTyped: text(camber.value),
+            ...(camber.origin === 'assumed' && { camberKnown: false }),
             source,
             ...from,
           },

@@ -95,7 +95,12 @@ export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) 
                   value={line.values[field.id] ?? null}
                   draft={`${view.job.id}|plan|${line.key}|${field.id}`}
                   hint={field.hint}
-                  onChange={(typed) => replace(line.key, { values: { ...line.values, [field.id]: typed } })}
+                  onChange={(typed) =>
+                    replace(line.key, {
+                      values: { ...line.values, [field.id]: typed },
+                      ...(field.id === 'camber' && { camberKnown: undefined }),
+                    })
+                  }
                 />
               ))}
             </div>

@@ -76,6 +76,8 @@ export interface DraftLine {
   kind: ChangeKind;
   values: Record<string, Typed>;
   source: 'measured' | 'catalogue';
+  /** False while the camber is a reckoned one; typed over, it is known. */
+  camberKnown?: boolean | undefined;
   /** The part of the shelf it was taken from. */
   part?: { partId: string; partName: string };
   form?: EyeForm;
@@ -93,7 +95,10 @@ export function completeLine(line: DraftLine): ChangeRow | undefined {
     if (!typed) return undefined;
     entries.push([id, typed.value], [`${id}Typed`, typed.typed]);
   }
-  if (line.kind === 'addLeaf') entries.push(['source', line.source]);
+  if (line.kind === 'addLeaf') {
+    entries.push(['source', line.source]);
+    if (line.camberKnown === false && line.source === 'catalogue') entries.push(['camberKnown', false]);
+  }
   return { kind: line.kind, ...Object.fromEntries(entries) } as ChangeRow;
 }
 
@@ -114,6 +119,7 @@ export function lineOf(change: ChangeRow, index: number): DraftLine {
     values,
     source,
     ...(partId && partName && { part: { partId, partName } }),
+    ...(change.kind === 'addLeaf' && { camberKnown: change.camberKnown }),
     ...(change.kind === 'eyes' && { form: change.form }),
     ...(change.kind === 'pack' && { pack: change }),
   };

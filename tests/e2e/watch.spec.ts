@@ -1,4 +1,5 @@
 import { type JobView } from '@/contracts/job';
+import { boltsOf } from '@/core/fastener/joints';
 import { DEMO, expect, test, typeInto } from './shop';
 
 test('a slip is told as soon as it is saved, with the fields to read again, and goes when it is mended', async ({
@@ -69,6 +70,11 @@ test('torque: range by its middle, the same number in two units told, final only
   page,
   request,
 }) => {
+  const read = { joint: 'uBolts', typed: '100 lbf·ft', value: 135_581.8, unit: 'lbf·ft', state: 'weightOn' };
+  for (const bolt of boltsOf('uBolts')) {
+    const data = { id: crypto.randomUUID(), ...read, bolt, instrument: 'click' };
+    expect((await request.post(`/api${DEMO.begun}/torque-readings`, { data })).ok()).toBe(true);
+  }
   await page.goto(`${DEMO.begun}/build`);
   const bolts = page.getByRole('group', { name: 'U-bolts', exact: true });
   await bolts.getByRole('button', { name: 'final' }).click();

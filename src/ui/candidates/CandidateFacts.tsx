@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
-import { type AxleInput } from '@/core/height/axleInput';
+import { SIDES, type AxleInput } from '@/core/height/axleInput';
 import { surveyAnswers } from '@/contracts/survey';
 import { AXLE_CLASSES } from '@/core/measure/points';
 import { axleMassIn } from '@/core/measure/sheet';
@@ -49,12 +49,13 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned, problem }
   const whole = useMemo((): AxleInput | null => {
     return candidate.changes.length === 0 ? null : { ...input, changes: changesOf(input, candidate) };
   }, [input, candidate]);
-  // First-order bands with the same program that stores a prediction; no draw.
-  const { prediction } = usePrediction(whole, 0, true);
+  // The very draw that the plan's ledger shows, so that a candidate has the band it will have as the plan.
+  const { prediction, bands } = usePrediction(whole);
   const half = (stateId: string): number | null => {
-    const halves = Object.values(prediction?.sides ?? {}).flatMap((side) => {
-      const state = side?.states.find((s) => s.id === stateId);
-      return state ? [state.firstOrder] : [];
+    const halves = SIDES.flatMap((side) => {
+      const states = prediction?.sides[side]?.states ?? [];
+      const k = states.findIndex((s) => s.id === stateId);
+      return states[k] ? [bands?.[side]?.[k]?.half ?? states[k].firstOrder] : [];
     });
     return halves.length > 0 ? Math.max(...halves) : null;
   };

@@ -22,7 +22,7 @@ export function BuildStation({ first, people, person }: StationProps) {
   const facts = useFacts(view);
   const rows = useMemo(() => fitRows(view, facts), [view, facts]);
   return (
-    <JobFrame view={view} station="build" people={people} person={person}>
+    <JobFrame view={view} station="build" people={people} person={person} rows={facts ? rows : undefined}>
       <div className="sheets form-columns">
         <div className="sheets">
           <Sheet title="Before you loosen anything">

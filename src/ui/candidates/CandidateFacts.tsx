@@ -117,14 +117,13 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned, problem }
                 <td className="number figure">{text(s.rate, 'rate')}</td>
                 <td className="number figure">
                   {s.frequency === null ? '?' : decimalText(s.frequency, 2)}
-                  <span className="muted small">
-                    {' '}
+                  <div className="muted small">
                     was {s.frequencyBefore === null ? '?' : decimalText(s.frequencyBefore, 2)}
-                  </span>
+                  </div>
                 </td>
                 <td className="number figure">
                   {text(s.smallBump, 'rate')}
-                  <span className="muted small"> was {text(s.smallBumpBefore, 'rate')}</span>
+                  <div className="muted small">was {text(s.smallBumpBefore, 'rate')}</div>
                 </td>
               </tr>
             ))}

@@ -52,9 +52,16 @@ export function ChecksSheet({ jobId, rows, prediction, keepUbolts, offer }: Prop
                 {row.name}
                 {row.subject === 'threads' && ubolt && ubolt !== 'new set' ? (
                   <div className="muted">
-                    <Length mm={ubolt.exposedAfter} /> or{' '}
-                    <span className="figure">{Math.max(0, ubolt.threadsLeft).toFixed(1)}</span> threads left beyond the
-                    nut
+                    {ubolt.exposedAfter < 0 ? (
+                      <>
+                        the legs end <Length mm={-ubolt.exposedAfter} /> inside the nut’s outer face
+                      </>
+                    ) : (
+                      <>
+                        <Length mm={ubolt.exposedAfter} /> or{' '}
+                        <span className="figure">{ubolt.threadsLeft.toFixed(1)}</span> threads left beyond the nut
+                      </>
+                    )}
                   </div>
                 ) : null}
                 {row.reason && (row.verdict !== 'fits' || row.subject === 'stress') ? (

@@ -84,7 +84,7 @@ export function ChooseStation({ first, people, person }: StationProps) {
   const orders = needed ? uboltNeed(assembled.input, assembled.input.changes, bolts) : null;
   const refusedHere = assembled.refused.find((r) => r.side === side);
   return (
-    <JobFrame view={view} station="choose" people={people} person={person}>
+    <JobFrame view={view} station="choose" people={people} person={person} rows={facts ? checks : undefined}>
       <div className="state-bar">
         <Chips label="Side" options={SIDES.map((id) => ({ id, name: id }))} value={side} onPick={setSide} />
         <Chips

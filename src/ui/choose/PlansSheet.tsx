@@ -151,7 +151,9 @@ export function PlansSheet({ job, plan, input, stock, ubolts }: Props) {
       {compared.solving ? <Waiting what="setting the plans side by side" /> : null}
       {compared.fault ? <Marked kind="look">{faultText(compared.fault)}</Marked> : null}
       {found.length > 1 ? (
-        <CompareTable found={found} states={view.states} tolerance={view.job.tolerance} label="Plans side by side" />
+        <div className="standing">
+          <CompareTable found={found} states={view.states} tolerance={view.job.tolerance} label="Plans side by side" />
+        </div>
       ) : null}
     </Sheet>
   );

@@ -1,6 +1,8 @@
 'use client';
 import { useMemo, type ReactNode } from 'react';
+import { type FitRow } from '@/contracts/fit';
 import { type JobView, type Person } from '@/contracts/job';
+import { openList } from '@/contracts/openList';
 import { type StationId } from '@/contracts/stationNames';
 import { stationStates } from '@/contracts/stations';
 import { OpenLine } from './OpenLine';
@@ -19,12 +21,14 @@ interface Props {
   station: StationId;
   people: readonly Person[];
   person: string;
+  /** What must fit, as solved on this page; else by the stored prediction. */
+  rows?: readonly FitRow[] | undefined;
   children: ReactNode;
 }
 
 /** One station of one job. */
-export function JobFrame({ view, station, people, person, children }: Props) {
-  const states = useMemo(() => stationStates(view), [view]);
+export function JobFrame({ view, station, people, person, rows, children }: Props) {
+  const states = useMemo(() => stationStates(view, openList(view, rows)), [view, rows]);
   const { open, state } = states[station];
   return (
     <PageFrame

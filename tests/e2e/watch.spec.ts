@@ -33,7 +33,9 @@ test('what nobody read is ranked by what it does to the planned height, and lead
 test('a line shorter than the droop stops the lifting, here and on the build card', async ({ page }) => {
   await page.goto(`${DEMO.planned}/measure`);
   const hose = page.locator('[data-survey=brakeHose]');
-  await expect(page.getByText(/needs \d+ mm from where it stands today: lift \+\d+ mm, then \d+ mm until it hangs/)).toBeVisible();
+  await expect(
+    page.getByText(/needs \d+ mm from where it stands today: lift \+\d+ mm, then \d+ mm until it hangs/),
+  ).toBeVisible();
   await hose.getByRole('button', { name: 'measure its slack' }).click();
   await typeInto(page, 'brake hose: axle may drop until it is taut', '1 in');
   await expect(hose).toContainText('STOP: too short for this droop');

@@ -1,4 +1,3 @@
-import { type AxleInput } from '@/core/height/axleInput';
 import { ruleOf } from '@/core/inspection/rules';
 import { assemble, type Assembled } from '@/core/measure/assemble';
 import { planChecks, type CheckRow, type SolvedFacts } from '@/core/procedure/checks';
@@ -113,5 +112,3 @@ export function storedFacts(view: JobView): SolvedFacts | null {
     view.predictions.find((p) => p.id === view.build?.predictionId);
   return of?.facts ?? null;
 }
-
-export const plainInput = (view: JobView): AxleInput => assemble(sheetOf(view)).input;

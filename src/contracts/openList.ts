@@ -1,7 +1,6 @@
 import { JOINTS, JOINT_IDS, notFinal, settledStage } from '@/core/fastener/joints';
 import { SIDES } from '@/core/height/axleInput';
 import { judgeGoal } from '@/core/height/goals';
-import { ruleOf } from '@/core/inspection/rules';
 import { SUPPORT_ITEMS } from '@/core/procedure/checks';
 import { CHECK_NAMES } from './fitText';
 import { blocking, fitRows, storedFacts, unchecked, unsettled, type FitRow } from './fit';
@@ -102,9 +101,3 @@ export function leftOpen(view: JobView): OpenItem[] {
   const once = all.filter((item, k) => all.findIndex((other) => other.text === item.text) === k);
   return [...once.filter((i) => i.stop), ...once.filter((i) => !i.stop)];
 }
-
-/** Names of the rules whose findings want a part. */
-export const wantedParts = (view: JobView): string[] =>
-  view.findings
-    .filter((f) => f.verdict === 'stop' || f.verdict === 'replace')
-    .flatMap((f) => ruleOf(f.rule).order.map((what) => what));

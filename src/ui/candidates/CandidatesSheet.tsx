@@ -24,10 +24,10 @@ import { CompareTable } from './CompareTable';
 import { LimitsBar, type LimitsDraft } from './LimitsBar';
 import { planOf } from './toPlan';
 import { type UboltFacts } from '@/core/selection/uboltNeed';
-import { planAsCandidate } from '../choose/PlansSheet';
+import { useOwnPlans } from '../choose/ownPlans';
 import { useSend } from '../job/useSend';
 import { faultText } from '../prediction/useWorker';
-import { useCompare, useSearch } from './useSearch';
+import { useSearch } from './useSearch';
 
 interface Props {
   job: JobHandle;
@@ -71,19 +71,7 @@ export function CandidatesSheet({ job, plan, input, ubolts }: Props) {
       arrangement: view.axle.arrangement,
     };
   }, [input, view.axle]);
-  const ownPlans = view.plans.filter((p) => p.changes.length > 0);
-  const comparedPlans = useCompare(
-    beside.length > 0 && axle && ownPlans.length > 0
-      ? {
-          input,
-          parts: stock,
-          ubolts,
-          wanted: { stateId: wantedState.id, change: view.job.wantedChange },
-          compare: ownPlans.map((p) => planAsCandidate(p, job, stock)),
-        }
-      : null,
-  );
-  const besidePlans = comparedPlans.found.filter((r) => r !== null);
+  const besidePlans = useOwnPlans(job, { input, stock, ubolts }, beside.length > 0 ? 1 : Infinity).plans;
   if (!axle || (!input.sides.left.spring && !input.sides.right.spring))
     return (
       <Sheet title="Ways to get there">

@@ -1,16 +1,12 @@
 'use client';
 import { Input } from 'antd';
 import { useState } from 'react';
-import { type ChangeRow, type PlanAct, type PlanRow } from '@/contracts/plan';
+import { type ChangeRow, type PlanAct } from '@/contracts/plan';
 import { changeText } from '@/contracts/planText';
-import { sheetOf } from '@/contracts/sheet';
 import { type AxleInput } from '@/core/height/axleInput';
-import { assemble } from '@/core/measure/assemble';
-import { type Candidate } from '@/core/selection/generate';
 import { type StockPart } from '@/core/selection/parts';
 import { type UboltFacts } from '@/core/selection/uboltNeed';
 import { CompareTable } from '../candidates/CompareTable';
-import { useCompare } from '../candidates/useSearch';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { Waiting } from '../controls/Waiting';
@@ -18,6 +14,7 @@ import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { faultText } from '../prediction/useWorker';
+import { useOwnPlans } from './ownPlans';
 import { type PlanHandle } from './usePlan';
 
 interface Props {
@@ -27,45 +24,6 @@ interface Props {
   input: AxleInput;
   stock: readonly StockPart[];
   ubolts: UboltFacts;
-}
-
-/** A plan told as a candidate, to stand beside the others. */
-export function planAsCandidate(
-  plan: Pick<PlanRow, 'id' | 'name' | 'changes'>,
-  job: JobHandle,
-  stock: readonly StockPart[],
-): Candidate {
-  const { input } = assemble(sheetOf(job.view, plan.changes));
-  const parts = plan.changes.flatMap((change) => {
-    const id = 'partId' in change ? change.partId : undefined;
-    const part = stock.find((p) => p.id === id);
-    return part
-      ? [
-          {
-            id: part.id,
-            name: part.name,
-            count: 2,
-            price: part.price === null ? null : 2 * part.price,
-            days: part.days,
-            used: part.used,
-          },
-        ]
-      : [];
-  });
-  // What no part stands for has no price that anybody knows; taking something out costs nothing.
-  const unpriced = plan.changes.filter(
-    (c) => !('partId' in c && c.partId) && c.kind !== 'removeLeaf' && !(c.kind === 'block' && c.height === 0),
-  );
-  return {
-    id: plan.id,
-    name: plan.name,
-    ways: [],
-    changes: input.changes.filter((c) => c.kind !== 'mendLeaf'),
-    sources: [],
-    parts,
-    made: unpriced.map(changeText),
-    rating: null,
-  };
 }
 
 /** The plans of a job: several by name, one at work, side by side with how it stands today. */
@@ -79,21 +37,7 @@ export function PlansSheet({ job, plan, input, stock, ubolts }: Props) {
     void act({ act: 'new', id: crypto.randomUUID(), name: name.trim() || fresh, changes: [...changes] }).then(
       (ok) => ok && setName(''),
     );
-  const filled = view.plans.filter((p) => p.changes.length > 0);
-  const wanted = view.states.find((s) => s.wanted) ?? view.states[0]!;
-  const solvable = (input.sides.left.spring ?? input.sides.right.spring) && input.pack;
-  const compared = useCompare(
-    filled.length > 1 && solvable
-      ? {
-          input,
-          parts: stock,
-          ubolts,
-          wanted: { stateId: wanted.id, change: view.job.wantedChange },
-          compare: filled.map((p) => planAsCandidate(p, job, stock)),
-        }
-      : null,
-  );
-  const found = compared.found.filter((r) => r !== null);
+  const compared = useOwnPlans(job, { input, stock, ubolts }, 2);
   return (
     <Sheet
       title="Plans"
@@ -150,9 +94,14 @@ export function PlansSheet({ job, plan, input, stock, ubolts }: Props) {
       <ProblemNote problem={problem} />
       {compared.solving ? <Waiting what="setting the plans side by side" /> : null}
       {compared.fault ? <Marked kind="look">{faultText(compared.fault)}</Marked> : null}
-      {found.length > 1 ? (
+      {compared.plans.length > 1 ? (
         <div className="standing">
-          <CompareTable found={found} states={view.states} tolerance={view.job.tolerance} label="Plans side by side" />
+          <CompareTable
+            found={compared.plans}
+            states={view.states}
+            tolerance={view.job.tolerance}
+            label="Plans side by side"
+          />
         </div>
       ) : null}
     </Sheet>

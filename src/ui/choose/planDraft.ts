@@ -104,7 +104,7 @@ export function completeLine(line: DraftLine): ChangeRow | undefined {
 
 /** A stored change as a line that can be typed over. */
 export function lineOf(change: ChangeRow, index: number): DraftLine {
-  const stored = change as unknown as Record<string, unknown>;
+  const stored: Record<string, unknown> = { ...change };
   const values = Object.fromEntries(
     CHANGES[change.kind].fields.map(({ id }) => [
       id,

@@ -34,9 +34,10 @@ export async function onDatabase<T>(url: string, fn: (client: Client) => Promise
   }
 }
 
-/** One Gravelwort of a test's own: a database copied from the demo and a production server on it. */
+/** A Gravelwort on a database copied from the demo, with a production server on it. */
 export class Shop {
   private server: ChildProcess | undefined;
+  private starts = 0;
   private constructor(
     readonly name: string,
     readonly port: number,
@@ -45,12 +46,25 @@ export class Shop {
   ) {}
 
   static async open(name: string): Promise<Shop> {
-    const owner = need('OWNER_DATABASE_URL');
-    await onDatabase(withDatabase(owner, 'postgres'), (c) => c.query(`CREATE DATABASE ${name} TEMPLATE gravelwort`));
-    const appUrl = withDatabase(need('APP_DATABASE_URL'), name);
-    const shop = new Shop(name, await freePort(), withDatabase(owner, name), appUrl);
-    await shop.start();
-    return shop;
+    const [owner, app] = [need('OWNER_DATABASE_URL'), need('APP_DATABASE_URL')];
+    return new Shop(name, await freePort(), withDatabase(owner, name), withDatabase(app, name));
+  }
+
+  /** The demo as it was loaded, and a server that no test has ended, started again or given instruments. */
+  async fresh(): Promise<void> {
+    await onDatabase(withDatabase(need('OWNER_DATABASE_URL'), 'postgres'), async (c) => {
+      await c.query(`DROP DATABASE IF EXISTS ${this.name} WITH (FORCE)`);
+      await c.query(`CREATE DATABASE ${this.name} TEMPLATE gravelwort`);
+    });
+    if (this.starts === 1 && this.runs) return;
+    await this.stop('SIGKILL');
+    this.instruments = undefined;
+    this.starts = 0;
+    await this.start();
+  }
+
+  private get runs(): boolean {
+    return this.server !== undefined && this.server.exitCode === null && this.server.signalCode === null;
   }
 
   /** The list of instruments the server is to connect to, from its next start on. */
@@ -68,6 +82,7 @@ export class Shop {
   }
 
   async start(): Promise<void> {
+    this.starts += 1;
     const args = ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(this.port)];
     const env = {
       ...process.env,
@@ -89,7 +104,7 @@ export class Shop {
 
   /** Ends the server and waits until it is gone. */
   async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
-    if (!this.server || this.server.exitCode !== null || this.server.signalCode !== null) return;
+    if (!this.server || !this.runs) return;
     const gone = once(this.server, 'exit');
     this.server.kill(signal);
     await gone;
@@ -98,20 +113,24 @@ export class Shop {
   async close(): Promise<void> {
     await this.stop('SIGKILL');
     const owner = withDatabase(need('OWNER_DATABASE_URL'), 'postgres');
-    await onDatabase(owner, (c) => c.query(`DROP DATABASE ${this.name} WITH (FORCE)`));
+    await onDatabase(owner, (c) => c.query(`DROP DATABASE IF EXISTS ${this.name} WITH (FORCE)`));
   }
 }
 
-let count = 0;
-
-/** Every test has a shop of its own; pages open below its address. */
-export const test = base.extend<{ shop: Shop }>({
-  shop: [
-    async ({}, use) => {
-      count += 1;
-      const shop = await Shop.open(`gravelwort_e2e_${process.pid}_${count}`);
+/** Every test has the demo as it was loaded, on a server shared by all; pages open below its address. */
+export const test = base.extend<{ shop: Shop }, { house: Shop }>({
+  house: [
+    async ({}, use, worker) => {
+      const shop = await Shop.open(`gravelwort_e2e_${process.pid}_${worker.workerIndex}`);
       await use(shop);
       await shop.close();
+    },
+    { scope: 'worker' },
+  ],
+  shop: [
+    async ({ house }, use) => {
+      await house.fresh();
+      await use(house);
     },
     { auto: true },
   ],

@@ -1,7 +1,8 @@
 'use client';
 import { useCallback } from 'react';
 import { type Ranked } from '@/core/selection/search';
-import { figureAxis, useChart, type ChartInk, type ChartOption } from '../chart/useChart';
+import { Chart } from '../chart/Chart';
+import { figureAxis, type ChartInk, type ChartOption } from '../chart/ink';
 import { useView } from '../theme/Providers';
 import { stateIn } from './CandidateTable';
 
@@ -55,16 +56,16 @@ export function CandidateScatter({ found, wantedState, tolerance, picked, onPick
     },
     [found, wantedState, tolerance, picked, lengths],
   );
-  const box = useChart(optionOf, (_, index) => {
+  const pick = (_: string, index: number) => {
     const r = found[index];
     if (r) onPick(r.candidate.id);
-  });
+  };
   return (
-    <div
-      ref={box}
-      style={{ height: 260, width: '100%' }}
-      role="img"
-      aria-label={`${found.length} candidates by height missed and rate; the same figures stand in the table`}
+    <Chart
+      optionOf={optionOf}
+      height={260}
+      label={`${found.length} candidates by height missed and rate; the same figures stand in the table`}
+      onPick={pick}
     />
   );
 }

@@ -2,7 +2,8 @@
 import { useCallback } from 'react';
 import { fromCore } from '@/core/units/units';
 import { useView } from '../theme/Providers';
-import { chartLine, figureAxis, useChart, wasNowLegend, type ChartInk, type ChartOption } from './useChart';
+import { Chart } from './Chart';
+import { chartLine, figureAxis, wasNowLegend, type ChartInk, type ChartOption } from './ink';
 
 type Curve = readonly { load: number; arch: number; rate: number }[];
 
@@ -31,13 +32,11 @@ export function ArchOverLoad({ was, now }: { was: Curve; now: Curve }) {
     },
     [was, now, lengths],
   );
-  const box = useChart(optionOf);
   return (
-    <div
-      ref={box}
-      style={{ height: 220, width: '100%' }}
-      role="img"
-      aria-label="Arch over load: dashed as the pack was laid down, solid as it lies now"
+    <Chart
+      optionOf={optionOf}
+      height={220}
+      label="Arch over load: dashed as the pack was laid down, solid as it lies now"
     />
   );
 }

@@ -3,7 +3,8 @@ import { useCallback } from 'react';
 import { type CurvePoint } from '@/core/height/predict';
 import { fromCore } from '@/core/units/units';
 import { useView } from '../theme/Providers';
-import { chartLine, figureAxis, useChart, wasNowLegend, type ChartInk, type ChartOption } from './useChart';
+import { Chart } from './Chart';
+import { chartLine, figureAxis, wasNowLegend, type ChartInk, type ChartOption } from './ink';
 
 interface Props {
   curve: readonly CurvePoint[];
@@ -91,14 +92,12 @@ export function LoadDeflection({ curve, states, absolute }: Props) {
     },
     [curve, states, absolute, lengths],
   );
-  const box = useChart(optionOf);
   return (
     <>
-      <div
-        ref={box}
-        style={{ height: 270, width: '100%' }}
-        role="img"
-        aria-label="Height over load, old dashed and new solid, with friction branches and the band of each load state"
+      <Chart
+        optionOf={optionOf}
+        height={270}
+        label="Height over load, old dashed and new solid, with friction branches and the band of each load state"
       />
       <p className="muted small">
         Shaded between going down (above) and coming up (below): friction holds the height anywhere between. Thick bars:

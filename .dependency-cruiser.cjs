@@ -6,11 +6,41 @@ const only = (name, from, allowed) => ({
   to: { path: '^(src|demo|scripts|instruments|tests)/', pathNot: allowed.map((p) => `^${p}`) },
 });
 
+/** The storeys of the core: a folder may use those named with it, itself, and what stands at the core's root. No folder of a lower storey knows a higher one. */
+const core = (folder, ...allowed) =>
+  only(`core-${folder.replaceAll(/\W+/g, '-')}`, `src/core/${folder}/`, [
+    'src/core/[^/]+\\.ts$',
+    `src/core/${folder}/`,
+    ...allowed.map((p) => `src/core/${p}`),
+  ]);
+const INPUTS = ['estimate/', 'vehicle/', 'units/', 'material/', 'thread/'];
+const SPRINGS = [...INPUTS, 'mechanics/', 'fastener/', 'travel/', 'prediction/', 'suspension/'];
+
 /** @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     only('core-stands-alone', 'src/core/', ['src/core/']),
+    core('thread'),
+    core('units', 'thread/'),
+    core('material'),
+    core('estimate'),
+    core('vehicle', 'material/'),
+    core('mechanics', 'material/'),
+    core('fastener', 'estimate/', 'thread/'),
+    core('travel', 'vehicle/', 'suspension/kind'),
+    // A prediction knows kinds of suspension only by their narrow interface.
+    core('prediction', 'estimate/', 'vehicle/', 'material/', 'travel/', 'suspension/kind'),
+    // No kind knows another one, nor the list of them.
+    core('suspension/longitudinalLeaf', ...INPUTS, 'mechanics/', 'fastener/', 'prediction/', 'suspension/kind'),
+    core('measure', ...SPRINGS),
+    core('parts', 'units/'),
+    core('inspection', 'units/'),
+    core('procedure', 'units/'),
+    core('fit', ...SPRINGS, 'procedure/'),
+    core('height', ...SPRINGS, 'measure/'),
+    core('bench', ...SPRINGS, 'measure/', 'parts/'),
+    core('selection', ...SPRINGS, 'measure/', 'parts/', 'procedure/'),
     {
       name: 'core-has-no-packages',
       severity: 'error',

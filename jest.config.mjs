@@ -6,6 +6,7 @@ const config = {
     '<rootDir>/demo/**/*.test.ts',
     '<rootDir>/instruments/**/*.test.ts',
   ],
+  setupFiles: ['<rootDir>/tests/seeded.ts'],
   extensionsToTreatAsEsm: ['.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.gravelwort'],

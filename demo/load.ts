@@ -1,6 +1,6 @@
 // Loads the demo once, in one transaction, with fixed ids. A second run finds the shop and changes nothing.
 import { readingKey, type NewReading } from '@/contracts/job';
-import { SIDES, type Side } from '@/core/height/axleInput';
+import { SIDES, type Side } from '@/core/vehicle/side';
 import { pointOf, type PointId } from '@/core/measure/points';
 import { parseMeasured } from '@/core/units/parse';
 import { CORE_VERSION } from '@/core/version';

@@ -2,7 +2,7 @@ import { type NewFinding, type NewJob, type VehicleEdit } from '@/contracts/job'
 import { type NewTorque } from '@/contracts/torque';
 import { type ChangeRow } from '@/contracts/plan';
 import { type PointId } from '@/core/measure/points';
-import { type EyeForm } from '@/core/leafpack/eyes';
+import { type EyeForm } from '@/core/mechanics/leafpack/eyes';
 
 /** An invented island workshop. People, makers and vehicles are made up and plainly so. */
 export const SHOP = 'Skerrow Harbour Cooperative (demo)';

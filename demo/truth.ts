@@ -1,6 +1,8 @@
-import { draw, type AxleInput, type Side } from '@/core/height/axleInput';
-import { SideModel } from '@/core/height/axleModel';
-import { normal, Z90 } from '@/core/height/estimate';
+import { draw } from '@/core/estimate/tree';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { type Side } from '@/core/vehicle/side';
+import { LeafSideModel } from '@/core/suspension/longitudinalLeaf/sideModel';
+import { normal, Z90 } from '@/core/estimate/estimate';
 import { GRAVITY } from '@/core/material/steel';
 
 /**
@@ -8,7 +10,7 @@ import { GRAVITY } from '@/core/material/steel';
  * (times `spread`), and the new leaf's camber may be short of what was said. Nothing here is seen by the prediction.
  */
 export function hiddenHeight(
-  input: AxleInput,
+  input: LeafAxleInput,
   side: Side,
   stateId: string,
   truth: { spread: number; camberShort: number },
@@ -18,7 +20,7 @@ export function hiddenHeight(
   const hidden = draw(input, (e) => Math.max(e.value >= 0 ? 0 : -Infinity, e.value + off(e.half90)));
   if (hidden.pack?.seatShape === 'unknown') hidden.pack.seatShape = uniform() < 0.5 ? 'flat' : 'concentric';
   for (const change of hidden.changes) if (change.kind === 'addLeaf') change.camber -= truth.camberShort;
-  const model = new SideModel(hidden, side);
+  const model = new LeafSideModel(hidden, side);
   const extra = ((hidden.states.find((s) => s.id === stateId)?.extraMass ?? 0) * GRAVITY) / 2;
   const before = input.sides[side].height?.value ?? 0;
   return before + model.state(hidden.changes, extra).rise - model.state([], 0).rise + off(2);

@@ -1,4 +1,4 @@
-import { normal, type Uniform } from '@/core/height/estimate';
+import { normal, type Uniform } from '@/core/estimate/estimate';
 
 /** How an instrument misbehaves. */
 export type Fault = 'none' | 'silent' | 'garbled' | 'cutOff';

@@ -1,7 +1,8 @@
 import { finish } from '@/core/finish';
-import { draw } from '@/core/height/axleInput';
-import { SideModel } from '@/core/height/axleModel';
-import { central, predictCentral } from '@/core/height/predict';
+import { draw } from '@/core/estimate/tree';
+import { LeafSideModel } from '@/core/suspension/longitudinalLeaf/sideModel';
+import { central } from '@/core/prediction/lines';
+import { predictAxle } from '@/core/suspension/registry';
 import { assemble } from '@/core/measure/assemble';
 import { flatbedSheet } from '../tests/reference/sheets';
 import { demoPack, pressLoop } from './press';
@@ -23,8 +24,8 @@ test('a loop of a spring 8 % stiffer than its leaves say teaches the prediction 
   // The same spring as the sheet's loaded arch tells, but 8 % stiffer, taken out and put in the press.
   const hidden = draw(input, central);
   hidden.pack!.rateFactor = 1.08;
-  const points = pressLoop(new SideModel(hidden, 'left').onBench([])!.pack, 6000, 12);
-  const { sides } = finish(predictCentral(assemble({ ...sheet, press: [{ side: 'left', points }] }).input, false));
+  const points = pressLoop(new LeafSideModel(hidden, 'left').onBench([])!.pack, 6000, 12);
+  const { sides } = finish(predictAxle(assemble({ ...sheet, press: [{ side: 'left', points }] }).input, false));
   expect(sides.left!.fit!.rateFactor.value).toBeGreaterThan(1.04);
   expect(sides.left!.fit!.rateFactor.value).toBeLessThan(1.12);
 });

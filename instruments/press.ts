@@ -1,5 +1,5 @@
-import { nestedCurvatures, type Pack } from '@/core/leafpack/pack';
-import { PackSolver, rateOnRollers, rollerForces, type PackShape } from '@/core/leafpack/solve';
+import { nestedCurvatures, type Pack } from '@/core/mechanics/leafpack/pack';
+import { PackSolver, rateOnRollers, rollerForces, type PackShape } from '@/core/mechanics/leafpack/solve';
 import { SPRING_STEEL_E } from '@/core/material/steel';
 
 /** One point of a press run. Arch from the eye line to the main leaf's top face, mm; force N. */

@@ -4,12 +4,11 @@ import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { assemble } from '@/core/measure/assemble';
 import { finish } from '@/core/finish';
-import { predictBands } from '@/core/height/band';
-import { predictCentral } from '@/core/height/predict';
-import { fitSpring } from '@/core/leafpack/fit';
-import { COARSE, FINE } from '@/core/leafpack/half';
-import { PackSolver, type Fineness } from '@/core/leafpack/solve';
-import { nestedCurvatures, type Pack } from '@/core/leafpack/pack';
+import { bandsOfAxle, predictAxle } from '@/core/suspension/registry';
+import { fitSpring } from '@/core/suspension/longitudinalLeaf/fit';
+import { COARSE, FINE } from '@/core/mechanics/leafpack/half';
+import { PackSolver, type Fineness } from '@/core/mechanics/leafpack/solve';
+import { nestedCurvatures, type Pack } from '@/core/mechanics/leafpack/pack';
 import { SPRING_STEEL_E } from '@/core/material/steel';
 import { stockPartOf } from '@/contracts/stock';
 import { candidatesFor } from '@/core/selection/generate';
@@ -78,13 +77,13 @@ print('one equilibrium, 8 leaves, warm', warm(eight), 5);
 print('41-point load curve, 8 leaves, from nothing', curve(eight, 41), 60);
 
 const { input } = assemble(flatbedSheet());
-let prediction = finish(predictCentral(input));
+let prediction = finish(predictAxle(input));
 const answer = median(3, () => {
-  prediction = finish(predictCentral(input));
+  prediction = finish(predictAxle(input));
 });
 print('first answer with ledger, bands and ranking, 6 + 1 leaves, both sides', answer);
 const samples = 400;
-const drawn = median(3, () => finish(predictBands(input, prediction, uniformFrom(1), samples)));
+const drawn = median(3, () => finish(bandsOfAxle(input, prediction, uniformFrom(1), samples)));
 print(`2,000-sample Monte Carlo, one side (scaled from ${samples} on both)`, (drawn * 2000) / samples / 2, 4000);
 
 const builds = 1000;

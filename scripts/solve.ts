@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { springCaseSchema } from '@/contracts/springCase';
 import { CoreError } from '@/core/errors';
-import { solveCase } from '@/core/springCase';
+import { solveCase } from '@/core/springCase/springCase';
 
 function fail(code: string, message: string, field?: string): never {
   console.log(JSON.stringify({ format: 'spring-error/1', code, message, ...(field === undefined ? {} : { field }) }));

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type SolvedFacts } from '@/core/procedure/checks';
+import { type SolvedFacts } from '@/core/fit/mustFit';
 import { hubDrop, worstTravel, type HubTravel } from '@/core/travel/hubTravel';
 
 const stresses = z.array(z.array(z.number()));

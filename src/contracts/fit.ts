@@ -1,7 +1,10 @@
 import { ruleOf } from '@/core/inspection/rules';
 import { assemble, type Assembled } from '@/core/measure/assemble';
-import { planChecks, type CheckRow, type SolvedFacts } from '@/core/procedure/checks';
-import { type Verdict } from '@/core/fastener/ubolt';
+import { workOf } from '@/core/fit/leafWork';
+import { mustFit, MOVED_ITEMS, type FitVerdict, type Known, type SolvedFacts } from '@/core/fit/mustFit';
+import { AXLE_CLASSES } from '@/core/measure/points';
+import { axleMassIn } from '@/core/measure/sheet';
+import { type VerdictState } from '@/core/verdict';
 import { type Defect } from './defect';
 import { CHECK_NAMES } from './fitText';
 import { type JobView } from './job';
@@ -13,10 +16,12 @@ export interface FitRow {
   /** Names it across plans and days. */
   subject: string;
   name: string;
-  verdict: Verdict;
+  state: VerdictState;
   reason: string;
   /** The build may not start on it without a reason. */
   blocks: boolean;
+  /** Nothing on the job's stations can answer it yet: it is told, and asked for nowhere. */
+  toldOnly: boolean;
   /** How it was gone on with, where it was. */
   defect: Defect | null;
 }
@@ -36,17 +41,28 @@ export function sameMisfit(a: string, b: string): boolean {
   );
 }
 
+/** What people said, looked at and measured of a job. */
+export function knownOf(view: JobView, refused: Known['refused']): Known {
+  const sheet = sheetOf(view);
+  const masses = sheet.states.flatMap((state) => axleMassIn(sheet, state) ?? []);
+  return {
+    answer: (item) => view.safety.find((s) => s.item === item)?.answer ?? 'notChecked',
+    survey: surveyAnswers(view),
+    refused,
+    steered: view.axle.steered,
+    driven: AXLE_CLASSES[view.axle.axleClass].driven,
+    heaviest: masses.length > 0 ? Math.max(...masses) : null,
+  };
+}
+
 /** The rows of the core's own list. */
 export const checkRows = (
   view: JobView,
   facts: SolvedFacts | null,
-  assembled: Pick<Assembled, 'input' | 'refused'> = assemble(sheetOf(view)),
-): CheckRow[] =>
-  planChecks(assembled.input, facts, {
-    answer: (item) => view.safety.find((s) => s.item === item)?.answer ?? 'notChecked',
-    survey: surveyAnswers(view),
-    refused: assembled.refused,
-  });
+  { input, refused }: Pick<Assembled, 'input' | 'refused'> = assemble(sheetOf(view)),
+): FitVerdict[] => mustFit(workOf(input), facts, knownOf(view, refused));
+
+const TOLD_ONLY: ReadonlySet<string> = new Set(MOVED_ITEMS);
 
 /** Whether the plan puts whole what the inspection found; then the finding does not stand in its way. */
 const mendedByPlan = (view: JobView, rule: string): boolean =>
@@ -68,14 +84,15 @@ export function fitRows(
   });
   const rows = checkRows(view, facts, assembled)
     // A broken main leaf is one finding, told by the inspection; here it only says why nothing is solved.
-    .filter((row) => row.id !== 'located' || !mendedByPlan(view, 'leafBroken'))
+    .filter((row) => row.item !== 'located' || !mendedByPlan(view, 'leafBroken'))
     .map((row) =>
       settled({
-        subject: row.id,
-        name: CHECK_NAMES[row.id],
-        verdict: row.verdict,
-        reason: row.reason,
-        blocks: row.verdict === 'does not fit',
+        subject: row.item,
+        name: CHECK_NAMES[row.item],
+        state: row.state,
+        reason: row.text,
+        blocks: row.state === 'does not fit',
+        toldOnly: TOLD_ONLY.has(row.item),
       }),
     );
   const found = view.findings.flatMap((f): FitRow[] => {
@@ -88,9 +105,10 @@ export function fitRows(
       settled({
         subject,
         name: `${rule.what}${where}`,
-        verdict: 'does not fit',
+        state: 'does not fit',
         reason: `Inspection: ${seen}. ${f.verdict === 'stop' ? 'Not to be driven or towed until it is mended.' : 'To be replaced.'}`,
         blocks: f.verdict === 'stop',
+        toldOnly: false,
       }),
     ];
   });
@@ -99,11 +117,12 @@ export function fitRows(
 
 /** Rows that do not fit and that nobody has mended or gone on with. */
 export const unsettled = (rows: readonly FitRow[]): FitRow[] =>
-  rows.filter((row) => row.verdict === 'does not fit' && row.defect === null);
+  rows.filter((row) => row.state === 'does not fit' && row.defect === null);
 /** Those that keep a build from starting. */
 export const blocking = (rows: readonly FitRow[]): FitRow[] => unsettled(rows).filter((row) => row.blocks);
-/** What nobody has looked at. */
-export const unchecked = (rows: readonly FitRow[]): FitRow[] => rows.filter((row) => row.verdict === 'not checked');
+/** What nobody has looked at, and somebody could. */
+export const unchecked = (rows: readonly FitRow[]): FitRow[] =>
+  rows.filter((row) => row.state === 'not checked' && !row.toldOnly);
 
 /** What the newest prediction of the plan at work, or else that of this build, says of what must fit. */
 export function storedFacts(view: JobView): SolvedFacts | null {

@@ -1,5 +1,6 @@
 import { SURVEY_TEXT } from './surveyText';
-import { type CheckRow, type SafetyItem } from '@/core/procedure/checks';
+import { type FitItem } from '@/core/fit/mustFit';
+import { type SafetyItem } from '@/core/procedure/safety';
 
 /** The card before anything is loosened, in the order it is walked. */
 export const SAFETY_TEXT: Record<SafetyItem, { name: string; why: string }> = {
@@ -36,11 +37,15 @@ export const SAFETY_TEXT: Record<SafetyItem, { name: string; why: string }> = {
 };
 
 /** Names of everything that must fit. */
-export const CHECK_NAMES: Record<CheckRow['id'], string> = {
+export const CHECK_NAMES: Record<FitItem, string> = {
   threads: 'U-bolts: three threads beyond the nut',
   runOut: 'U-bolts: nut stays on the thread',
   stress: 'Stress of the leaves',
   located: 'Main leaf locates the axle',
+  stopGap: 'Gap to the bump stop',
+  shockLength: 'Length of the shocks',
+  driveline: 'Angles of the shaft',
+  steering: 'Caster, drag link, toe',
   ...SURVEY_TEXT,
   ...(Object.fromEntries(Object.entries(SAFETY_TEXT).map(([id, { name }]) => [id, name])) as Record<
     SafetyItem,

@@ -1,4 +1,4 @@
-import { SIDES, type Side } from '@/core/height/axleInput';
+import { SIDES, type Side } from '@/core/vehicle/side';
 import { type JobView } from './job';
 
 /** Before heights that the build may not start without: both sides in the state of the day, from the hub or from the ground. */

@@ -1,23 +1,20 @@
 import { z } from 'zod';
 import { AXLE_CLASSES, POINT_IDS, type AxleClass } from '@/core/measure/points';
-import { EYE_FORMS } from '@/core/leafpack/eyes';
+import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { BENDS } from '@/core/fastener/uboltOrder';
 import { SURVEY_ITEMS, type SurveyItem } from '@/core/travel/survey';
 import { GOAL_KINDS } from '@/core/height/goals';
-import { RATED_PARTS } from '@/core/height/rating';
-import { AXLE_POSITIONS, SUSPENSION_IDS } from '@/core/linkage/suspension';
+import { RATED_PARTS } from '@/core/vehicle/rating';
+import { AXLE_POSITIONS, SUSPENSION_IDS } from '@/core/suspension/names';
 import { RULE_IDS, VERDICTS } from '@/core/inspection/rules';
 import { LOAD_KINDS } from '@/core/measure/sheet';
 import { UNITS, type UnitId } from '@/core/units/units';
-import { type Band } from '@/core/height/band';
-import { type AxlePrediction } from '@/core/height/predict';
-import { type AxleInput } from '@/core/height/axleInput';
-import { ANSWERS, SAFETY_ITEMS } from '@/core/procedure/checks';
-import { LEDGER_KINDS } from '@/core/height/ledger';
+import { ANSWERS, SAFETY_ITEMS } from '@/core/procedure/safety';
 import { costLineSchema } from './cost';
 import { closingSchema, defectSchema } from './defect';
 import { dueSchema, odometerSchema } from './due';
 import { factsSchema } from './facts';
+import { ledgerLineSchema } from './ledger';
 import { torqueReadingSchema, torqueSchema } from './torque';
 import { planNameSchema, planSchema, schoolChoiceSchema } from './plan';
 
@@ -183,26 +180,6 @@ export const readingSchema = z.object({
 });
 export type ReadingRow = z.infer<typeof readingSchema>;
 
-/** Immutable snapshots; schemaVersion 1. */
-export const storedInputSchema = z
-  .looseObject({ schemaVersion: z.literal(1) })
-  .transform((v) => v as unknown as AxleInput);
-export interface StoredResult {
-  schemaVersion: 1;
-  prediction: AxlePrediction;
-  bands: Record<'left' | 'right', Band[] | null>;
-}
-export const storedResultSchema = z
-  .looseObject({ schemaVersion: z.literal(1), prediction: z.looseObject({}), bands: z.looseObject({}) })
-  .transform((v) => v as unknown as StoredResult);
-
-export const ledgerLineSchema = z.object({
-  kind: z.enum(LEDGER_KINDS),
-  label: z.string(),
-  value: z.number(),
-  half90: z.number(),
-});
-
 /** A stored prediction as a job's pages show it: its ledgers, one a side and load state. */
 export const predictionSchema = z.object({
   id,
@@ -219,16 +196,6 @@ export const predictionSchema = z.object({
   ledgers: z.array(z.object({ side: sideSchema, stateId: id, lines: z.array(ledgerLineSchema) })),
 });
 export type PredictionRow = z.infer<typeof predictionSchema>;
-
-/** The whole record: from what and to what it was solved. */
-export const predictionRecordSchema = z.object({
-  id,
-  coreVersion: z.string(),
-  seed: z.number(),
-  samples: z.number(),
-  inputs: storedInputSchema,
-  result: storedResultSchema,
-});
 
 export const safetySchema = z.object({
   item: z.enum(SAFETY_ITEMS),

@@ -1,7 +1,7 @@
 import { JOINTS, JOINT_IDS, notFinal, settledStage } from '@/core/fastener/joints';
-import { SIDES } from '@/core/height/axleInput';
+import { SIDES } from '@/core/vehicle/side';
 import { judgeGoal } from '@/core/height/goals';
-import { SUPPORT_ITEMS } from '@/core/procedure/checks';
+import { SUPPORT_ITEMS } from '@/core/procedure/safety';
 import { CHECK_NAMES } from './fitText';
 import { blocking, fitRows, storedFacts, unchecked, unsettled, type FitRow } from './fit';
 import { missingBeforeHeights } from './gates';

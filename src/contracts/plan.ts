@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { EYE_FORMS } from '@/core/leafpack/eyes';
+import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { SCHOOLS } from '@/core/selection/schools';
 
 const typed = z.string().trim().min(1).max(160);

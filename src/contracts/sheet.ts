@@ -1,5 +1,5 @@
 import { type PlannedChange, type Sheet } from '@/core/measure/sheet';
-import { SIDES } from '@/core/height/axleInput';
+import { SIDES } from '@/core/vehicle/side';
 import { type JobView } from './job';
 import { type ChangeRow } from './plan';
 

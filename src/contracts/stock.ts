@@ -1,5 +1,5 @@
-import { EYE_FORMS } from '@/core/leafpack/eyes';
-import { threadNamed } from '@/core/fastener/thread';
+import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
+import { threadNamed } from '@/core/thread/thread';
 import { type UboltPart } from '@/core/fastener/uboltOrder';
 import { type PartDimensionId } from '@/core/parts/kinds';
 import { type StockPart } from '@/core/selection/parts';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { predictionRecordSchema, predictionSchema, type StoredResult } from '@/contracts/job';
+import { predictionSchema } from '@/contracts/job';
+import { predictionRecordSchema, type NewResult } from '@/contracts/stored';
 import {
   changeSchema,
   planSchema,
@@ -8,8 +9,8 @@ import {
   type NewSchoolChoice,
   type PlanRow,
 } from '@/contracts/plan';
-import { type AxleInput } from '@/core/height/axleInput';
-import { type LedgerLine } from '@/core/height/ledger';
+import { type AxleInput } from '@/core/suspension/registry';
+import { type LedgerLine } from '@/core/prediction/ledger';
 import { type Tx } from './client';
 
 const headSchema = planSchema.omit({ changes: true });
@@ -181,7 +182,7 @@ export interface NewStoredPrediction {
   seed: number;
   samples: number;
   inputs: AxleInput;
-  result: StoredResult;
+  result: NewResult;
 }
 
 export const insertPrediction = (tx: Tx, f: NewStoredPrediction) =>

@@ -1,5 +1,5 @@
 import { knownAxleSchema, personSchema, vehicleAxleSchema, type Vehicle, type VehicleEdit } from '@/contracts/job';
-import { type AxlePosition, type Suspension } from '@/core/linkage/suspension';
+import { type AxlePosition, type Suspension } from '@/core/suspension/names';
 import { personUnitSchema, type PersonUnit } from '@/contracts/units';
 import { z } from 'zod';
 import { type Tx } from './client';

@@ -9,10 +9,10 @@ import { notFound, ProblemError } from '@/contracts/problem';
 import { sheetOf } from '@/contracts/sheet';
 import { type NewTorque, type NewTorqueReading } from '@/contracts/torque';
 import { boltsOf, notFinal, RETORQUE } from '@/core/fastener/joints';
-import { missingFor } from '@/core/height/predict';
+import { missingFor } from '@/core/suspension/longitudinalLeaf/missing';
 import { assemble } from '@/core/measure/assemble';
-import { factsOf, SUPPORT_ITEMS } from '@/core/procedure/checks';
-import { worstTravel } from '@/core/travel/hubTravel';
+import { factsOf } from '@/core/fit/leafWork';
+import { SUPPORT_ITEMS } from '@/core/procedure/safety';
 import { parseMeasured } from '@/core/units/parse';
 import { TORQUE_READING_RULE, TORQUE_RULE } from '@/core/units/rules';
 import { type Tx } from '@/data/client';
@@ -38,7 +38,7 @@ async function fitNow(view: JobView): Promise<FitRow[]> {
   if (missingFor(assembled.input).length > 0) return fitRows(view, null, assembled);
   try {
     const prediction = await solveCentral(assembled.input);
-    return fitRows(view, { ...factsOf(prediction), travel: worstTravel(prediction.sides) }, assembled);
+    return fitRows(view, factsOf(prediction), assembled);
   } catch (error) {
     if (!(error instanceof ProblemError) || error.problem.code !== 'unsolvable') throw error;
     return fitRows(view, null, assembled);

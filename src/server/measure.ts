@@ -8,8 +8,9 @@ import {
   type NewSurvey,
   type PackEdit,
   type ReadingRow,
+  type newPressRunSchema,
+  type pressFileSchema,
 } from '@/contracts/job';
-import { type newPressRunSchema, type pressFileSchema } from '@/contracts/job';
 import { readPressFile } from '@/contracts/pressFile';
 import { conflict, ProblemError } from '@/contracts/problem';
 import { pointOf } from '@/core/measure/points';

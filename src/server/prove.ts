@@ -2,9 +2,9 @@
 import { randomUUID } from 'node:crypto';
 import { type DayRow, type JobView, type NewReading, type ReadingRow } from '@/contracts/job';
 import { ProblemError } from '@/contracts/problem';
-import { compareHeights, type Comparison, type TakenHeight } from '@/core/height/compare';
+import { compareHeights, type Comparison, type TakenHeight } from '@/core/vehicle/likeWithLike';
 import { RETORQUE } from '@/core/fastener/joints';
-import { summarise } from '@/core/height/ledger';
+import { summarise } from '@/core/prediction/ledger';
 import { type Tx } from '@/data/client';
 import { insertDue } from '@/data/due';
 import * as plans from '@/data/plan';

@@ -1,8 +1,7 @@
 import { Worker } from 'node:worker_threads';
 import { ProblemError, type Problem } from '@/contracts/problem';
-import { type AxleInput } from '@/core/height/axleInput';
-import { type Band } from '@/core/height/band';
-import { type AxlePrediction } from '@/core/height/predict';
+import { type AxleInput, type AxlePrediction } from '@/core/suspension/registry';
+import { type Band } from '@/core/prediction/band';
 
 /** How many shops' worth of truth a stored band is drawn from. */
 export const STORED_SAMPLES = 300;

@@ -1,6 +1,6 @@
 // Runs in the browser: ranks candidates; progress is told, a newer question or a stop ends the one at work.
 import { CoreError } from '@/core/errors';
-import { type AxleInput } from '@/core/height/axleInput';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { candidatesFor, type Candidate } from '@/core/selection/generate';
 import { type Limits, type StockPart, type Suiting } from '@/core/selection/parts';
 import { compare, search, type Ranked, type SearchResult, type Wanted } from '@/core/selection/search';
@@ -10,7 +10,7 @@ export interface SearchQuestion {
   id: number;
   /** U-bolts as they were read. */
   ubolts: UboltFacts;
-  input: AxleInput;
+  input: LeafAxleInput;
   parts: readonly StockPart[];
   axle: Suiting;
   wanted: Wanted;
@@ -22,7 +22,7 @@ export interface SearchQuestion {
 export interface CompareQuestion {
   id: number;
   compare: readonly Candidate[];
-  input: AxleInput;
+  input: LeafAxleInput;
   parts: readonly StockPart[];
   ubolts: UboltFacts;
   wanted: Wanted;

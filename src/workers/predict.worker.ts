@@ -1,7 +1,6 @@
 // Runs in the browser: latest request wins, stale work is dropped between solves.
-import { type AxleInput } from '@/core/height/axleInput';
-import { predictBands, type Band } from '@/core/height/band';
-import { predictCentral, type AxlePrediction } from '@/core/height/predict';
+import { type AxleInput, bandsOfAxle, predictAxle, type AxlePrediction } from '@/core/suspension/registry';
+import { type Band } from '@/core/prediction/band';
 import { CoreError } from '@/core/errors';
 import { uniformFrom } from './random';
 
@@ -51,11 +50,11 @@ self.onmessage = async ({ data }: MessageEvent<PredictRequest | StopRequest>) =>
   if ('stop' in data) return;
   const { id, input, seed, samples, ranked } = data;
   try {
-    const prediction = await run(id, predictCentral(input, ranked));
+    const prediction = await run(id, predictAxle(input, ranked));
     if (!prediction) return;
     post({ id, stage: 'central', prediction });
     if (samples === 0) return;
-    const bands = await run(id, predictBands(input, prediction, uniformFrom(seed), samples), (done) =>
+    const bands = await run(id, bandsOfAxle(input, prediction, uniformFrom(seed), samples), (done) =>
       post({ id, stage: 'progress', done }),
     );
     if (bands) post({ id, stage: 'bands', bands });

@@ -1,11 +1,12 @@
 // Runs in the browser: one spring under any load, as fast as a slider asks; only the latest question is answered.
 import { CoreError } from '@/core/errors';
-import { type AxleInput, type Side } from '@/core/height/axleInput';
-import { SpringUnderLoad, type Where } from '@/core/height/underLoad';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { type Side } from '@/core/vehicle/side';
+import { SpringUnderLoad, type Where } from '@/core/suspension/longitudinalLeaf/underLoad';
 import { packed, type SpringReplyFigure } from './springFigure';
 
 export type SpringQuestion =
-  | { kind: 'spring'; key: number; input: AxleInput; side: Side; least: number; most: number }
+  | { kind: 'spring'; key: number; input: LeafAxleInput; side: Side; least: number; most: number }
   | { kind: 'load'; key: number; id: number; load: number; where: Where };
 export interface SpringPair {
   old: SpringReplyFigure;

@@ -1,4 +1,4 @@
-import { type SpringAnswer, type SpringView } from '@/core/height/underLoad';
+import { type SpringAnswer, type SpringView } from '@/core/suspension/longitudinalLeaf/underLoad';
 
 /** A spring's view packed for a fast way from the worker to the drawing: every other point, in flat arrays. */
 export interface SpringFigure extends Omit<SpringView, 'leaves' | 'stress'> {

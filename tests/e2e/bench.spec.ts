@@ -122,7 +122,7 @@ test('a job’s own pack lies on the bench with the curves its load told, and ta
   await expect(own).toHaveCount(5);
   await expect(page.getByTestId('bench-facts')).toContainText('Arch, lying free');
   await expect(verdict(page, 'curve')).toHaveAttribute('data-state', 'fits');
-  await expect(verdict(page, 'hole')).toHaveAttribute('data-state', 'notChecked');
+  await expect(verdict(page, 'hole')).toHaveAttribute('data-state', 'not checked');
   await page.getByLabel('Pack beside it').fill('four-by-four');
   await page.getByTitle('Pack of 6, four-by-four, MP-680').click();
   await page.getByRole('button', { name: 'Take leaf 3 of Pack of 6, four-by-four' }).click();

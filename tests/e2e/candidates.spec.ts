@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { type JobView } from '@/contracts/job';
-import { summarise } from '@/core/height/ledger';
+import { summarise } from '@/core/prediction/ledger';
 import { CORE_VERSION } from '@/core/version';
 import { DEMO, expect, test, typeInto } from './shop';
 
@@ -33,7 +33,7 @@ test('ways to the wanted height are ranked, looked at side by side, and one beco
   await expect(sheet.getByRole('table', { name: 'Side by side' }).getByRole('columnheader')).toHaveCount(5);
   await rows.nth(0).getByRole('button').click();
   const facts = sheet.locator('section.candidate');
-  await expect(facts.locator('[data-consequence=stop]')).toHaveAttribute('data-state', 'not checked');
+  await expect(facts.locator('[data-check=stopGap]')).toHaveAttribute('data-state', 'not checked');
   await expect(facts).toContainText('not OK');
   await expect(facts.locator('.plus-minus').first()).toBeVisible();
   const { violations } = await new AxeBuilder({ page }).include('[aria-label="Ways to get there"]').analyze();
@@ -101,7 +101,7 @@ test('a pack from the shelf becomes the plan with its leaves, is foretold and to
   if (await all.isVisible()) await all.click();
   const pack = sheet.locator('tr[data-candidate^="pack:"]').first();
   await pack.getByRole('button').click();
-  await expect(sheet.locator('[data-consequence=rating]')).toContainText('it carries');
+  await expect(sheet.locator('[data-check=rating]')).toContainText('This pack carries');
   await sheet.getByRole('button', { name: 'Make it a plan of its own' }).click();
   await expect(page.getByRole('row', { name: /other pack, thickness/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /other pack, arch and eyes/ })).toBeVisible();

@@ -1,7 +1,7 @@
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { finish } from '@/core/finish';
-import { predictCentral } from '@/core/height/predict';
+import { predictAxle } from '@/core/suspension/registry';
 import { assemble } from '@/core/measure/assemble';
 import { DEMO, expect, test } from './shop';
 
@@ -12,7 +12,7 @@ test('drawn eyes, seat and hub equal the solution within half a pixel', async ({
   await expect(svg.locator('[data-part=seat-new]')).toBeVisible();
   // The page opens on the load state the goal is meant in.
   const wanted = view.states.findIndex((s) => s.wanted);
-  const state = finish(predictCentral(assemble(sheetOf(view)).input)).sides.left!.states[wanted]!;
+  const state = finish(predictAxle(assemble(sheetOf(view)).input)).sides.left!.states[wanted]!;
   const box = (await svg.boundingBox())!;
   const perMm = Number(await svg.getAttribute('data-per-mm'));
   const originX = box.x + Number(await svg.getAttribute('data-origin-x'));

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { DEMO, expect, onDatabase, test, typeInto } from './shop';
+import { DEMO, expect, cutConnections, onDatabase, test, typeInto } from './shop';
 
 test('a save acknowledged before kill -9 is there afterwards, and text typed while the server is down is kept', async ({
   page,
@@ -24,9 +24,7 @@ test('a save acknowledged before kill -9 is there afterwards, and text typed whi
 
 test('a database that lost all its connections is used again without a restart', async ({ page, shop }) => {
   await page.goto(`${DEMO.planned}/measure`);
-  await onDatabase(shop.ownerUrl.replace(/\/[^/]*$/, '/postgres'), (c) =>
-    c.query('SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = $1', [shop.name]),
-  ).catch(() => undefined);
+  await onDatabase(shop.ownerUrl.replace(/\/[^/]*$/, '/postgres'), (c) => cutConnections(c, shop.name));
   execFileSync('sleep', ['0.3']);
   const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
   await typeInto(page, 'Leaf width', '63.4');

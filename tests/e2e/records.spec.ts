@@ -1,9 +1,8 @@
 import { type APIRequestContext } from '@playwright/test';
 import { type JobView, type PredictionRow } from '@/contracts/job';
-import { type AxleInput } from '@/core/height/axleInput';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { finish } from '@/core/finish';
-import { predictBands } from '@/core/height/band';
-import { predictCentral } from '@/core/height/predict';
+import { bandsOfAxle, predictAxle } from '@/core/suspension/registry';
 import { CORE_VERSION } from '@/core/version';
 import { uniformFrom } from '@/workers/random';
 import { DEMO, expect, newJob, onDatabase, test } from './shop';
@@ -43,10 +42,10 @@ test('a stored prediction is made from its own inputs, seed and core version: so
   const { rows } = await onDatabase(shop.ownerUrl, (c) =>
     c.query('SELECT inputs, seed, samples, core_version FROM prediction WHERE id = $1', [id]),
   );
-  const [record] = rows as { inputs: AxleInput; seed: number; samples: number; core_version: string }[];
+  const [record] = rows as { inputs: LeafAxleInput; seed: number; samples: number; core_version: string }[];
   expect(record!.core_version).toBe(CORE_VERSION);
-  const prediction = finish(predictCentral(record!.inputs));
-  const bands = finish(predictBands(record!.inputs, prediction, uniformFrom(record!.seed), record!.samples));
+  const prediction = finish(predictAxle(record!.inputs));
+  const bands = finish(bandsOfAxle(record!.inputs, prediction, uniformFrom(record!.seed), record!.samples));
   const stored = (await get(request, DEMO.planned)).predictions.find((p) => p.id === id) as PredictionRow;
   expect(stored.ledgers).toHaveLength(4);
   for (const { side, stateId, lines } of stored.ledgers) {

@@ -34,6 +34,22 @@ export async function onDatabase<T>(url: string, fn: (client: Client) => Promise
   }
 }
 
+/** Ends every program's connection to a database. The database's own helpers belong to another role and end by themselves. */
+export const cutConnections = (c: Client, name: string) =>
+  c.query(
+    `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = $1 AND backend_type = 'client backend'`,
+    [name],
+  );
+
+async function dropDatabase(c: Client, name: string): Promise<void> {
+  const { rowCount } = await c.query('SELECT FROM pg_database WHERE datname = $1', [name]);
+  if (rowCount === 0) return;
+  // A request of the test before may still be under way: it must not come back in between.
+  await c.query(`ALTER DATABASE ${name} ALLOW_CONNECTIONS false`);
+  await cutConnections(c, name);
+  await c.query(`DROP DATABASE ${name}`);
+}
+
 /** A Gravelwort on a database copied from the demo, with a production server on it. */
 export class Shop {
   private server: ChildProcess | undefined;
@@ -53,7 +69,7 @@ export class Shop {
   /** The demo as it was loaded, and a server that no test has ended, started again or given instruments. */
   async fresh(): Promise<void> {
     await onDatabase(withDatabase(need('OWNER_DATABASE_URL'), 'postgres'), async (c) => {
-      await c.query(`DROP DATABASE IF EXISTS ${this.name} WITH (FORCE)`);
+      await dropDatabase(c, this.name);
       await c.query(`CREATE DATABASE ${this.name} TEMPLATE gravelwort`);
     });
     if (this.starts === 1 && this.runs) return;
@@ -113,7 +129,7 @@ export class Shop {
   async close(): Promise<void> {
     await this.stop('SIGKILL');
     const owner = withDatabase(need('OWNER_DATABASE_URL'), 'postgres');
-    await onDatabase(owner, (c) => c.query(`DROP DATABASE IF EXISTS ${this.name} WITH (FORCE)`));
+    await onDatabase(owner, (c) => dropDatabase(c, this.name));
   }
 }
 

@@ -1,6 +1,6 @@
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
-import { SpringUnderLoad, type SpringAnswer, type SpringView } from '@/core/height/underLoad';
+import { SpringUnderLoad, type SpringAnswer, type SpringView } from '@/core/suspension/longitudinalLeaf/underLoad';
 import { assemble } from '@/core/measure/assemble';
 import { DEMO, expect, test, typeInto } from './shop';
 

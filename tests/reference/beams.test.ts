@@ -1,6 +1,6 @@
 import { leafInertia, SPRING_STEEL_E } from '@/core/material/steel';
-import { type Leaf, type Pack } from '@/core/leafpack/pack';
-import { PackSolver } from '@/core/leafpack/solve';
+import { type Leaf, type Pack } from '@/core/mechanics/leafpack/pack';
+import { PackSolver } from '@/core/mechanics/leafpack/solve';
 
 /*
  * Two cantilevers one over the other, end load P on the upper (length L), the lower (length a) touching with its tip: equal

@@ -1,12 +1,12 @@
 import { assemble } from '@/core/measure/assemble';
 import { POINTS, type Point } from '@/core/measure/points';
 import { type PlannedChange, type Sheet, type SheetReading } from '@/core/measure/sheet';
-import { draw, type AxleInput } from '@/core/height/axleInput';
-import { SideModel } from '@/core/height/axleModel';
-import { normal, Z90, type Uniform } from '@/core/height/estimate';
+import { draw } from '@/core/estimate/tree';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { LeafSideModel } from '@/core/suspension/longitudinalLeaf/sideModel';
+import { normal, Z90, type Uniform } from '@/core/estimate/estimate';
 import { finish } from '@/core/finish';
-import { predictBands } from '@/core/height/band';
-import { predictCentral } from '@/core/height/predict';
+import { bandsOfAxle, predictAxle } from '@/core/suspension/registry';
 import { GRAVITY } from '@/core/material/steel';
 import { uniformFrom } from '@/workers/random';
 import { flatbedSheet } from './sheets';
@@ -69,7 +69,7 @@ function trueSheet(u: Uniform): Sheet {
 }
 
 /** What the mechanic writes down: truth, error, and the division of the tape or caliper. */
-function readSheet(truth: Sheet, shop: AxleInput, u: Uniform): Sheet {
+function readSheet(truth: Sheet, shop: LeafAxleInput, u: Uniform): Sheet {
   const readings = truth.readings.map((r): SheetReading => {
     // No block is seen, not measured.
     if (r.value === 0) return r;
@@ -94,7 +94,7 @@ function truckInsideBand(u: Uniform): boolean {
   const truth = trueSheet(u);
   const exact = assemble(truth).input;
   const read = assemble(readSheet(truth, exact, u)).input;
-  const oneSide = (input: AxleInput): AxleInput => ({
+  const oneSide = (input: LeafAxleInput): LeafAxleInput => ({
     ...input,
     sides: { ...input.sides, right: { height: null, spring: null } },
   });
@@ -106,9 +106,9 @@ function truckInsideBand(u: Uniform): boolean {
       : e.value,
   );
   if (hidden.pack!.seatShape === 'unknown') hidden.pack!.seatShape = u() < 0.5 ? 'flat' : 'concentric';
-  const model = new SideModel(hidden, 'left');
+  const model = new LeafSideModel(hidden, 'left');
   const extra = (hidden.states[1]!.extraMass * GRAVITY) / 2;
-  const prediction = finish(predictCentral(shop, false));
+  const prediction = finish(predictAxle(shop, false));
   const state = prediction.sides.left!.states[1]!;
   const friction = (half: number | undefined) => 0.5 * (2 * u() - 1) * (half ?? 0);
   const tape =
@@ -118,7 +118,7 @@ function truckInsideBand(u: Uniform): boolean {
     friction(prediction.sides.left!.states[0]!.old?.frictionHeight) +
     friction(state.built?.frictionHeight) +
     error90(u, shop.afterReading);
-  const [, band] = finish(predictBands(shop, prediction, u, SAMPLES)).left!;
+  const [, band] = finish(bandsOfAxle(shop, prediction, u, SAMPLES)).left!;
   return tape >= band!.low && tape <= band!.high;
 }
 

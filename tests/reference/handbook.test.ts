@@ -1,8 +1,8 @@
 import { clampForce, metricStressArea, tighteningTorque, unifiedStressArea } from '@/core/fastener/torque';
 import { uboltAfter, uboltLeg } from '@/core/fastener/ubolt';
-import { handbookEstimate, textbookDeflection, textbookRate, textbookStress } from '@/core/leafpack/handbook';
+import { handbookEstimate, textbookDeflection, textbookRate, textbookStress } from '@/core/mechanics/leafpack/handbook';
 import { SPRING_STEEL_E } from '@/core/material/steel';
-import { mainLeafAboveHub, type Stack } from '@/core/stack/stack';
+import { mainLeafAboveHub, type Stack } from '@/core/mechanics/stack/stack';
 
 /* Leaf-spring chapter of R. S. Khurmi and J. K. Gupta, A Textbook of Machine Design, worked examples (from memory). */
 test('textbook (i): 35 kN on a 1 m span, ten graduated leaves, 600 MPa and 80 mm need b·t² of about 8,750 mm³, t about 9.4', () => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { SPRING_STEEL_E } from '@/core/material/steel';
-import { PackSolver } from '@/core/leafpack/solve';
-import { type Pack } from '@/core/leafpack/pack';
+import { PackSolver } from '@/core/mechanics/leafpack/solve';
+import { type Pack } from '@/core/mechanics/leafpack/pack';
 import { naiveHalf, type NaiveLeaf } from './naivePack';
 
 /** The same symmetric half twice, bolted at the pin. */

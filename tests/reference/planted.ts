@@ -1,8 +1,8 @@
-import { nestedPack, type NestedPack } from '@/core/leafpack/calibrate';
-import { fitSpring, type Agreement, type FitProblem, type FitReading } from '@/core/leafpack/fit';
-import { PackSolver, rateOnRollers, rollerForces } from '@/core/leafpack/solve';
-import { forcesAtAngle, pivotFromAngle, solveInstalled } from '@/core/linkage/installed';
-import { normal, Z90, type Uniform } from '@/core/height/estimate';
+import { nestedPack, type NestedPack } from '@/core/suspension/longitudinalLeaf/calibrate';
+import { fitSpring, type Agreement, type FitProblem, type FitReading } from '@/core/suspension/longitudinalLeaf/fit';
+import { PackSolver, rateOnRollers, rollerForces } from '@/core/mechanics/leafpack/solve';
+import { forcesAtAngle, pivotFromAngle, solveInstalled } from '@/core/mechanics/linkage/installed';
+import { normal, Z90, type Uniform } from '@/core/estimate/estimate';
 import { SPRING_STEEL_E } from '@/core/material/steel';
 import { uniformFrom } from '@/workers/random';
 

@@ -1,9 +1,11 @@
 // Run by ranking.test.ts in a process of its own: the search against every candidate predicted one by one. Prints JSON.
 import { stockPartOf } from '@/contracts/stock';
 import { finish } from '@/core/finish';
-import { SIDES, type AxleInput } from '@/core/height/axleInput';
-import { ledgerValue } from '@/core/height/ledger';
-import { NARROWEST_BAND, predictCentral } from '@/core/height/predict';
+import { SIDES } from '@/core/vehicle/side';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { ledgerValue } from '@/core/prediction/ledger';
+import { NARROWEST_BAND } from '@/core/prediction/central';
+import { predictAxle } from '@/core/suspension/registry';
 import { assemble } from '@/core/measure/assemble';
 import { candidatesFor, type Candidate } from '@/core/selection/generate';
 import { NO_LIMITS, type Limits } from '@/core/selection/parts';
@@ -31,8 +33,8 @@ const some = everything
 function foretold(candidate: Candidate): Record<string, number[]> | null {
   if (candidate.changes.length === 0) return Object.fromEntries(input.states.map((s) => [s.id, [0]]));
   try {
-    const whole: AxleInput = { ...input, changes: candidate.changes };
-    const { sides } = finish(predictCentral(whole, false));
+    const whole: LeafAxleInput = { ...input, changes: candidate.changes };
+    const { sides } = finish(predictAxle(whole, false));
     return Object.fromEntries(
       input.states.map((s, k) => [
         s.id,

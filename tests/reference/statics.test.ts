@@ -1,4 +1,4 @@
-import { axleShares, bounceFrequency, springLoads } from '@/core/height/load';
+import { axleShares, bounceFrequency, springLoads } from '@/core/vehicle/load';
 import { lumped } from '@/core/measure/sheet';
 import { UNITS, fromCore } from '@/core/units/units';
 

@@ -13,9 +13,9 @@ import {
 } from './benchPack';
 import { BenchSpring, openGaps, solvable } from './figures';
 import { leafTemplate } from './template';
-import { mixVerdicts, type MixRule, type MixState } from './verdicts';
+import { mixVerdicts, type MixRule, type MixVerdict } from './verdicts';
 import { packDifferences } from './compare';
-import { PackSolver } from '../leafpack/solve';
+import { PackSolver } from '../mechanics/leafpack/solve';
 import { SPRING_STEEL_E } from '../material/steel';
 
 const leaf = (id: string, front: number, rear: number, more: Partial<BenchLeaf> = {}): BenchLeaf => ({
@@ -124,18 +124,23 @@ test('a leaf is laid in where its length belongs, turned end for end, and cut on
   expect(() => take(whole(), { kind: 'flip', leaf: 'z' })).toThrow(/not in the pack/);
 });
 
-const states = (p: BenchPack, was = whole()): Partial<Record<MixRule, MixState>> =>
-  Object.fromEntries(mixVerdicts(p, was, null).map((v) => [v.rule, v.state]));
+const states = (p: BenchPack, was = whole()): Partial<Record<MixRule, MixVerdict['state']>> =>
+  Object.fromEntries(mixVerdicts(p, was, null).map((v) => [v.item, v.state]));
 
-test.each<[string, (p: BenchPack) => BenchPack, MixRule, MixState]>([
-  ['a wider leaf', (p) => take(p, { kind: 'insert', leaf: leaf('x', 430, 450, { width: 67 }) }), 'width', 'doesNotFit'],
+test.each<[string, (p: BenchPack) => BenchPack, MixRule, MixVerdict['state']]>([
+  [
+    'a wider leaf',
+    (p) => take(p, { kind: 'insert', leaf: leaf('x', 430, 450, { width: 67 }) }),
+    'width',
+    'does not fit',
+  ],
   [
     'a leaf of unknown width',
     (p) => take(p, { kind: 'insert', leaf: leaf('x', 430, 450, { width: null }) }),
     'width',
-    'notChecked',
+    'not checked',
   ],
-  ['a longer leaf below', (p) => take(p, { kind: 'move', leaf: 'b', to: 2 }), 'order', 'doesNotFit'],
+  ['a longer leaf below', (p) => take(p, { kind: 'move', leaf: 'b', to: 2 }), 'order', 'does not fit'],
   [
     'a leaf missing in the middle',
     (p) => take(take(p, { kind: 'remove', leaf: 'b' }), { kind: 'remove', leaf: 'c' }),
@@ -146,22 +151,22 @@ test.each<[string, (p: BenchPack) => BenchPack, MixRule, MixState]>([
     'an eye left on a lower leaf',
     (p) => take(p, { kind: 'insert', leaf: leaf('x', 590, 630, { eyes: 'both' }) }),
     'eyes',
-    'doesNotFit',
+    'does not fit',
   ],
   [
     'a hole too small',
     (p) => take(p, { kind: 'insert', leaf: leaf('x', 430, 450, { hole: 8 }) }),
     'hole',
-    'doesNotFit',
+    'does not fit',
   ],
   ['a hole too large', (p) => take(p, { kind: 'insert', leaf: leaf('x', 430, 450, { hole: 13 }) }), 'hole', 'look'],
   [
     'a hole nobody measured',
     (p) => take(p, { kind: 'insert', leaf: leaf('x', 430, 450, { hole: null }) }),
     'hole',
-    'notChecked',
+    'not checked',
   ],
-  ['an unknown centre bolt', (p) => ({ ...p, centreBolt: null }), 'centreBolt', 'notChecked'],
+  ['an unknown centre bolt', (p) => ({ ...p, centreBolt: null }), 'centreBolt', 'not checked'],
   [
     'no clip',
     (p) => take(take(p, { kind: 'clip', leaf: 'b', to: false }), { kind: 'clip', leaf: 'd', to: false }),
@@ -173,12 +178,12 @@ test.each<[string, (p: BenchPack) => BenchPack, MixRule, MixState]>([
     'a broken leaf',
     (p) => take(p, { kind: 'break', leaf: 'c', broken: { end: 'front', at: 100 } }),
     'whole',
-    'doesNotFit',
+    'does not fit',
   ],
   ['new on used', (p) => take(p, { kind: 'insert', leaf: leaf('x', 430, 450, { used: true }) }), 'age', 'look'],
   ['one leaf more', (p) => take(p, { kind: 'insert', leaf: leaf('x', 430, 450) }), 'uBolts', 'look'],
-  ['the main leaf gone', (p) => take(p, { kind: 'remove', leaf: 'a' }), 'main', 'doesNotFit'],
-  ['cambers nobody measured', (p) => p, 'curve', 'notChecked'],
+  ['the main leaf gone', (p) => take(p, { kind: 'remove', leaf: 'a' }), 'main', 'does not fit'],
+  ['cambers nobody measured', (p) => p, 'curve', 'not checked'],
 ])('%s is judged', (_, change, rule, state) => {
   expect(states(change(whole()))[rule]).toBe(state);
 });

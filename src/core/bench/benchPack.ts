@@ -1,6 +1,6 @@
 import { CoreError } from '../errors';
-import { placeByLength, type End } from '../leafpack/pack';
-import { type EyeForm } from '../leafpack/eyes';
+import { placeByLength, type End } from '../mechanics/leafpack/pack';
+import { type EyeForm } from '../mechanics/leafpack/eyes';
 import { type LeafEyes } from '../parts/kinds';
 
 export type LeafEnds = 'square' | 'trimmed';

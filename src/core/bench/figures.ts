@@ -1,5 +1,5 @@
 import { CoreError } from '../errors';
-import { benchView, type SpringView } from '../height/underLoad';
+import { benchView, type SpringView } from '../suspension/longitudinalLeaf/underLoad';
 import {
   chordUnderCamber,
   curvatureFromCamber,
@@ -9,11 +9,11 @@ import {
   type Clip,
   type Leaf,
   type Pack,
-} from '../leafpack/pack';
-import { PackSolver, rateOnRollers, type PackShape } from '../leafpack/solve';
+} from '../mechanics/leafpack/pack';
+import { PackSolver, rateOnRollers, type PackShape } from '../mechanics/leafpack/solve';
 import { SPRING_STEEL_E } from '../material/steel';
 import { ASSUMED } from '../measure/points';
-import { curvatureOfArch, eyeOffset } from '../leafpack/eyes';
+import { curvatureOfArch, eyeOffset } from '../mechanics/leafpack/eyes';
 import { type BenchPack } from './benchPack';
 
 /** Width that stands in where nobody measured one, mm; assumed, and said so. */

@@ -1,9 +1,11 @@
-import { draw, SIDES, type AxleInput } from '../height/axleInput';
-import { SideModel } from '../height/axleModel';
-import { central } from '../height/predict';
-import { taught } from '../height/springFit';
-import { camberFromCurvature } from '../leafpack/pack';
-import { type EyeForm } from '../leafpack/eyes';
+import { draw } from '../estimate/tree';
+import { SIDES } from '../vehicle/side';
+import { type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
+import { LeafSideModel } from '../suspension/longitudinalLeaf/sideModel';
+import { central } from '../prediction/lines';
+import { taught } from '../suspension/longitudinalLeaf/springFit';
+import { camberFromCurvature } from '../mechanics/leafpack/pack';
+import { type EyeForm } from '../mechanics/leafpack/eyes';
 import { type BenchLeaf, type BenchPack } from './benchPack';
 
 /** What a job's sheet says of its pack besides what the spring is solved from. */
@@ -22,11 +24,11 @@ const chordOf = (arc: number, curvature: number): number =>
  * A vehicle's own pack as it would lie on the bench: its measured leaves with the free curves that calibration found, since nobody
  * can measure them with the pack in place. Null while no spring is known. @throws CoreError when its readings contradict one another
  */
-export function standingPack(input: AxleInput, known: StandingPack): BenchPack | null {
+export function standingPack(input: LeafAxleInput, known: StandingPack): BenchPack | null {
   const side = SIDES.find((s) => input.sides[s].spring);
   if (!side || !input.pack) return null;
   const drawn = draw(taught(input, side).input, central);
-  const { solver } = new SideModel(drawn, side).state([], 0).spring!;
+  const { solver } = new LeafSideModel(drawn, side).state([], 0).spring!;
   const { pack } = solver;
   return {
     name: known.name,

@@ -1,15 +1,10 @@
 import { centreBoltLength } from '../fastener/centreBolt';
-import { chordUnderCamber, curvatureFromCamber } from '../leafpack/pack';
+import { chordUnderCamber, curvatureFromCamber } from '../mechanics/leafpack/pack';
+import { worstFirst, type Verdict, type VerdictState } from '../verdict';
 import { packDepth, type BenchPack } from './benchPack';
 import { type BenchFigures } from './figures';
 
-export type MixState = 'fits' | 'look' | 'doesNotFit' | 'notChecked';
-
-export interface MixVerdict {
-  rule: MixRule;
-  state: MixState;
-  /** What is so, and what to do. */
-  text: string;
+export interface MixVerdict extends Verdict<MixRule> {
   /** The leaf it is about, 0 = main; absent for the pack as a whole. */
   leaf?: number;
 }
@@ -57,17 +52,17 @@ const PITCH: readonly [diameter: number, pitch: number][] = [
  */
 export function mixVerdicts(pack: BenchPack, was: BenchPack, figures: Pick<BenchFigures, 'gaps'> | null): MixVerdict[] {
   const found: MixVerdict[] = [];
-  const say = (rule: MixRule, state: MixState, text: string, leaf?: number) =>
-    found.push({ rule, state, text, ...(leaf !== undefined && { leaf }) });
+  const say = (rule: MixRule, state: VerdictState, text: string, leaf?: number) =>
+    found.push({ item: rule, state, text, ...(leaf !== undefined && { leaf }) });
   const { leaves } = pack;
   const [main] = leaves;
-  if (!main) return [{ rule: 'main', state: 'doesNotFit', text: 'no leaf lies here yet: take one' }];
+  if (!main) return [{ item: 'main', state: 'does not fit', text: 'no leaf lies here yet: take one' }];
 
   if (main.eyes === 'both') say('main', 'fits', 'the main leaf carries both eyes');
   else
     say(
       'main',
-      'doesNotFit',
+      'does not fit',
       main.eyes === 'none'
         ? 'the top leaf has no eyes: it cannot be the main leaf'
         : 'the main leaf has one eye: only for an end that slides',
@@ -84,7 +79,7 @@ export function mixVerdicts(pack: BenchPack, was: BenchPack, figures: Pick<Bench
     if (i > 0 && leaf.eyes !== 'none')
       say(
         'eyes',
-        'doesNotFit',
+        'does not fit',
         `${n(i)} still has its ${leaf.eyes === 'both' ? 'eyes' : `${leaf.eyes} eye`}: shorten it there, cut cold with a disc, edges dressed; never with a flame`,
         i,
       );
@@ -95,7 +90,7 @@ export function mixVerdicts(pack: BenchPack, was: BenchPack, figures: Pick<Bench
   const broken = leaves.findIndex((leaf) => leaf.broken !== null);
   if (broken < 0)
     say('whole', 'fits', 'no leaf is marked broken; look each one over cleaned, a hairline hides under rust');
-  else say('whole', 'doesNotFit', `${n(broken)} is broken: it is replaced, never welded`, broken);
+  else say('whole', 'does not fit', `${n(broken)} is broken: it is replaced, never welded`, broken);
   const [used, fresh] = [leaves.some((leaf) => leaf.used), leaves.some((leaf) => !leaf.used)];
   if (used && fresh)
     say('age', 'look', 'new and used leaves together: the used ones have set, the new ones carry more at first');
@@ -103,11 +98,10 @@ export function mixVerdicts(pack: BenchPack, was: BenchPack, figures: Pick<Bench
   else say('age', 'fits', 'all leaves are new');
 
   bolts(pack, was, say);
-  return found.toSorted((p, q) => RANK[p.state] - RANK[q.state]);
+  return found.toSorted(worstFirst);
 }
 
-const RANK: Record<MixState, number> = { doesNotFit: 0, notChecked: 1, look: 2, fits: 3 };
-type Say = (rule: MixRule, state: MixState, text: string, leaf?: number) => void;
+type Say = (rule: MixRule, state: VerdictState, text: string, leaf?: number) => void;
 
 function widths({ leaves }: BenchPack, say: Say): void {
   const main = leaves[0]!;
@@ -115,7 +109,7 @@ function widths({ leaves }: BenchPack, say: Say): void {
   if (unknown >= 0 || main.width === null)
     return say(
       'width',
-      'notChecked',
+      'not checked',
       `the width of ${n(Math.max(0, unknown))} is not known: measure it`,
       Math.max(0, unknown),
     );
@@ -124,7 +118,7 @@ function widths({ leaves }: BenchPack, say: Say): void {
   const leaf = leaves[off]!;
   say(
     'width',
-    'doesNotFit',
+    'does not fit',
     `${n(off)} is ${mm(leaf.width!)} wide, the main leaf ${mm(main.width)}: ` +
       (leaf.width! > main.width
         ? 'it stands out of the seat, the U-bolts and the clips'
@@ -145,7 +139,7 @@ function lengths({ leaves }: BenchPack, say: Say): void {
         good = false;
         say(
           'order',
-          'doesNotFit',
+          'does not fit',
           `${n(i)} is ${mm(longer)} longer at the ${end} than ${n(i - 1)} above it: lay them by length, turn it end for end, or shorten it`,
           i,
         );
@@ -172,7 +166,7 @@ function curves(pack: BenchPack, figures: Pick<BenchFigures, 'gaps'> | null, say
   if (unknown >= 0)
     return say(
       'curve',
-      'notChecked',
+      'not checked',
       `the free camber of ${n(unknown)} is not known and taken as nested: lay it down free and measure a string across its tips`,
       unknown,
     );
@@ -212,16 +206,16 @@ function curves(pack: BenchPack, figures: Pick<BenchFigures, 'gaps'> | null, say
 function holes(pack: BenchPack, say: Say): void {
   const { leaves, centreBolt } = pack;
   const unknown = leaves.findIndex((leaf) => leaf.hole === null);
-  if (centreBolt === null) return say('hole', 'notChecked', 'the centre bolt is not known: measure it and every hole');
+  if (centreBolt === null) return say('hole', 'not checked', 'the centre bolt is not known: measure it and every hole');
   const tight = leaves.findIndex((leaf) => leaf.hole !== null && leaf.hole < centreBolt);
   if (tight >= 0)
     return say(
       'hole',
-      'doesNotFit',
+      'does not fit',
       `the hole of ${n(tight)} is ${mm(leaves[tight]!.hole!)}, the centre bolt ${mm(centreBolt)}: a spring leaf is never drilled; a thinner centre bolt for all leaves, or another leaf`,
       tight,
     );
-  if (unknown >= 0) return say('hole', 'notChecked', `the hole of ${n(unknown)} is not measured`, unknown);
+  if (unknown >= 0) return say('hole', 'not checked', `the hole of ${n(unknown)} is not measured`, unknown);
   const loose = leaves.findIndex((leaf) => leaf.hole! > centreBolt + MIX_LIMITS.hole);
   if (loose >= 0)
     return say(
@@ -262,7 +256,7 @@ function bolts(pack: BenchPack, was: BenchPack, say: Say): void {
   if (centreBolt === null || pitch === undefined)
     say(
       'centreBolt',
-      'notChecked',
+      'not checked',
       `the pack is ${mm(now)} thick: measure the centre bolt’s thread to know its length`,
     );
   else {

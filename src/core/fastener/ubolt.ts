@@ -1,4 +1,5 @@
 import { requireNumber } from '../errors';
+import { type VerdictState } from '../verdict';
 
 export interface UboltReading {
   /** Thread showing beyond the nut now, mm. */
@@ -11,15 +12,12 @@ export interface UboltReading {
   nutHeight?: number | undefined;
 }
 
-/** Three states only: a row that could not be checked is never shown as fitting. */
-export type Verdict = 'fits' | 'does not fit' | 'not checked';
-
 export interface UboltVerdict {
   /** Thread beyond the nut after the change, mm. */
   exposedAfter: number;
   threadsLeft: number;
-  engagement: Verdict;
-  runOut: Verdict;
+  engagement: VerdictState;
+  runOut: VerdictState;
   /** What to do, in words. */
   reason: string;
 }
@@ -37,7 +35,7 @@ export function uboltAfter(reading: UboltReading, growth: number): UboltVerdict 
   const exposedAfter = reading.exposed - growth;
   const threadsLeft = exposedAfter / reading.pitch;
   const engagement = threadsLeft >= LEAST_THREADS - 1e-9 ? 'fits' : 'does not fit';
-  let runOut: Verdict = 'not checked';
+  let runOut: VerdictState = 'not checked';
   if (reading.threaded !== undefined && reading.nutHeight !== undefined)
     runOut = exposedAfter + reading.nutHeight <= reading.threaded + 1e-9 ? 'fits' : 'does not fit';
   const reason =

@@ -1,4 +1,4 @@
-import { type Estimate } from '../height/estimate';
+import { type Estimate } from '../estimate/estimate';
 import { uboltOrders, uboltSuits, type UboltStack } from './uboltOrder';
 
 const read = (value: number): Estimate => ({ value, half90: 0.5, origin: 'measured' });

@@ -1,5 +1,5 @@
 import { requireNumber } from '../errors';
-import { type Estimate } from '../height/estimate';
+import { type Estimate } from '../estimate/estimate';
 import { LEAST_THREADS } from './ubolt';
 
 /** What the bend lies round: the axle tube with the legs through a plate on the pack, or the pack with the legs through a plate under the tube. */

@@ -1,4 +1,4 @@
-import { Z90 } from './estimate';
+import { Z90 } from '../estimate/estimate';
 
 /** Standard normal distribution function: Abramowitz and Stegun 26.2.17, good to 7.5e-8. */
 function below(z: number): number {

@@ -1,4 +1,4 @@
-import { type Side } from './axleInput';
+import { type Side } from '../vehicle/side';
 import { type PointId } from '../measure/points';
 import { type Phase, type SheetReading } from '../measure/sheet';
 

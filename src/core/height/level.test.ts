@@ -2,10 +2,10 @@ import { flatbedSheet } from '../../../tests/reference/sheets';
 import { finish } from '../finish';
 import { assemble } from '../measure/assemble';
 import { bodyPitch, levelOf, sinksBy } from './level';
-import { ledgerBars, ledgerValue, summarise } from './ledger';
-import { predictCentral } from './predict';
+import { ledgerBars, ledgerValue, summarise } from '../prediction/ledger';
+import { predictAxle } from '../suspension/registry';
 
-const prediction = finish(predictCentral(assemble(flatbedSheet()).input));
+const prediction = finish(predictAxle(assemble(flatbedSheet()).input));
 
 test('lean is the difference of the two sides’ own ledgers, before and after, in every load state', () => {
   const levels = levelOf(prediction, 40, 'rear');

@@ -1,6 +1,6 @@
-import { type Side } from './axleInput';
-import { ledgerValue } from './ledger';
-import { type AxlePrediction } from './predict';
+import { type Side } from '../vehicle/side';
+import { ledgerValue } from '../prediction/ledger';
+import { type LeafPrediction } from '../suspension/longitudinalLeaf/kind';
 
 /** How the vehicle stands across and along, in one load state, mm. */
 export interface LevelState {
@@ -20,7 +20,7 @@ const SIDES: readonly Side[] = ['left', 'right'];
  * @param position which axle is worked on
  */
 export function levelOf(
-  prediction: AxlePrediction,
+  prediction: LeafPrediction,
   rakeBefore: number | null,
   position: 'front' | 'rear',
 ): LevelState[] {
@@ -57,7 +57,7 @@ export function levelOf(
 }
 
 /** How much lower this axle stands with a load state aboard than without, mm; after the work. null without a spring. */
-export function sinksBy(prediction: AxlePrediction, stateId: string): number | null {
+export function sinksBy(prediction: LeafPrediction, stateId: string): number | null {
   const drops = SIDES.flatMap((side) => {
     const states = prediction.sides[side]?.states;
     const there = states?.find((s) => s.id === stateId);

@@ -1,18 +1,17 @@
 import {
-  type AxleInput,
+  type LeafAxleInput,
   type Change,
   type MoreReadings,
   type PackInput,
-  type Side,
   type SpringInput,
-  SIDES,
-} from '../height/axleInput';
-import { type Estimate } from '../height/estimate';
-import { fuelDiffers } from '../height/compare';
-import { springLoads } from '../height/load';
+} from '../suspension/longitudinalLeaf/input';
+import { type Side, SIDES } from '../vehicle/side';
+import { type Estimate } from '../estimate/estimate';
+import { fuelDiffers } from '../vehicle/likeWithLike';
+import { springLoads } from '../vehicle/load';
 import { GRAVITY } from '../material/steel';
 import { ASSUMED, AXLE_CLASSES, POINT_IDS, POINTS, type PointId, type Point } from './points';
-import { eyeOffset } from '../leafpack/eyes';
+import { eyeOffset } from '../mechanics/leafpack/eyes';
 import {
   blockEstimate,
   eyesEstimate,
@@ -41,7 +40,7 @@ export interface Missing {
 }
 
 export interface Assembled {
-  input: AxleInput;
+  input: LeafAxleInput;
   /** Minimal readings that a spring model still lacks; empty once it can be solved. */
   missing: Missing[];
   /** Sides whose spring cannot be solved whatever is read, and why. */
@@ -96,7 +95,8 @@ export function assemble(sheet: Sheet): Assembled {
     missing,
     refused,
     input: {
-      schemaVersion: 1,
+      schemaVersion: 2,
+      kind: 'longitudinalLeaf',
       arrangement: sheet.axle.arrangement,
       block: blockOf(find({ point: 'blockHeight' })?.value),
       tubeDiameter: or({ point: 'tubeDiameter' }, ASSUMED.tubeDiameter),

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { flatbedSheet } from '../../../tests/reference/sheets';
-import { type Side } from '../height/axleInput';
+import { type Side } from '../vehicle/side';
 import { assemble } from './assemble';
 import { consistency, type FlagRule } from './consistency';
 import { pointOf, type PointId } from './points';

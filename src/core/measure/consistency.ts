@@ -1,5 +1,5 @@
-import { type Side, SIDES } from '../height/axleInput';
-import { fuelDiffers } from '../height/compare';
+import { type Side, SIDES } from '../vehicle/side';
+import { fuelDiffers } from '../vehicle/likeWithLike';
 import { leafInertia, GRAVITY, SPRING_STEEL_E } from '../material/steel';
 import { AXLE_CLASSES, pointOf, type PointId } from './points';
 import { extraAxleMass, readingAt, type Sheet } from './sheet';

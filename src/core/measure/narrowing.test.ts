@@ -1,7 +1,7 @@
 import { flatbedSheet } from '../../../tests/reference/sheets';
 import { finish } from '../finish';
-import { draw, estimatesOf } from '../height/axleInput';
-import { predictCentral } from '../height/predict';
+import { draw, estimatesOf } from '../estimate/tree';
+import { predictAxle } from '../suspension/registry';
 import { assemble } from './assemble';
 import { rankAssumptions, trialLeaf } from './narrowing';
 import { type SheetReading } from './sheet';
@@ -15,7 +15,7 @@ const bare = () => {
 
 test('assumed values are ranked as one-at-a-time solves rank them', () => {
   const { input } = assemble(bare());
-  const state = finish(predictCentral(input)).sides.left!.states[0]!;
+  const state = finish(predictAxle(input)).sides.left!.states[0]!;
   const ranked = rankAssumptions(input, state.contributions, state.firstOrder);
   // Each assumed input moved by its own half-width alone, on the full mesh, everything solved anew.
   const height = (moved?: string) => {
@@ -25,7 +25,7 @@ test('assumed values are ranked as one-at-a-time solves rank them', () => {
       const value = path.split('.').reduce<unknown>((node, key) => (node as Record<string, unknown>)[key], shifted);
       estimate.value = value as number;
     }
-    return finish(predictCentral(back, false)).sides.left!.states[0]!.after!;
+    return finish(predictAxle(back, false)).sides.left!.states[0]!.after!;
   };
   const middle = height();
   const solved = estimatesOf(input)
@@ -47,7 +47,7 @@ test('assumed values are ranked as one-at-a-time solves rank them', () => {
 test('what a reading takes off the band is what reading it does', () => {
   const sheet = bare();
   const { input } = assemble(sheet);
-  const half = (of: typeof input) => finish(predictCentral(of)).sides.left!.states[0]!;
+  const half = (of: typeof input) => finish(predictAxle(of)).sides.left!.states[0]!;
   const before = half(input);
   const told = rankAssumptions(input, before.contributions, before.firstOrder).filter(
     (a) => a.point === 'shackleAngle' || a.point === 'shackleLength',

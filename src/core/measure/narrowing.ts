@@ -1,5 +1,6 @@
-import { estimatesOf, type AxleInput } from '../height/axleInput';
-import { type Contribution } from '../height/predict';
+import { estimatesOf } from '../estimate/tree';
+import { type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
+import { type Contribution } from '../prediction/sensitivity';
 import { ASSUMED, pointOf, type PointId } from './points';
 import { readingAt, type PlannedChange, type Sheet } from './sheet';
 
@@ -33,7 +34,11 @@ export interface Assumption {
  * shrinks one effect from e to e·m/a takes H − √(H² − e²(1 − m²/a²)) off the whole half-width H.
  * @param contributions of the height, as a prediction ranks them @param half its first-order half-width H, mm
  */
-export function rankAssumptions(input: AxleInput, contributions: readonly Contribution[], half: number): Assumption[] {
+export function rankAssumptions(
+  input: LeafAxleInput,
+  contributions: readonly Contribution[],
+  half: number,
+): Assumption[] {
   const widths = new Map(estimatesOf(input).map(({ path, estimate }) => [path, estimate.half90]));
   return contributions
     .filter((c) => c.origin === 'assumed' && c.effect > 0)
@@ -49,7 +54,7 @@ export function rankAssumptions(input: AxleInput, contributions: readonly Contri
 }
 
 /** Half-width of an input once its point is read. */
-function readHalf(point: PointId, path: string, input: AxleInput): number {
+function readHalf(point: PointId, path: string, input: LeafAxleInput): number {
   if (point === 'eyeBore') return pointOf(point).half90 / 2;
   if (point !== 'padLoad') return pointOf(point).half90;
   const load = path.includes('.left.') ? input.sides.left.spring?.load : input.sides.right.spring?.load;

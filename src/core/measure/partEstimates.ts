@@ -1,5 +1,5 @@
-import { type Estimate } from '../height/estimate';
-import { chordUnderCamber } from '../leafpack/pack';
+import { type Estimate } from '../estimate/estimate';
+import { chordUnderCamber } from '../mechanics/leafpack/pack';
 import { ASSUMED } from './points';
 
 /** Whether a part lies measured in the hand, or is known from shelf or catalogue only. */

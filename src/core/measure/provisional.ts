@@ -1,4 +1,4 @@
-import { type Side } from '../height/axleInput';
+import { type Side } from '../vehicle/side';
 import { POINTS, type Point, type PointId } from './points';
 import { readingAt, type Sheet, type SheetReading } from './sheet';
 

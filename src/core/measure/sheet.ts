@@ -1,8 +1,8 @@
-import { type Arrangement } from '../stack/stack';
-import { axleShares } from '../height/load';
-import { type Side } from '../height/axleInput';
+import { type Arrangement } from '../mechanics/stack/stack';
+import { axleShares } from '../vehicle/load';
+import { type Side } from '../vehicle/side';
 import { type AxleClass, type PointId } from './points';
-import { type EyeForm } from '../leafpack/eyes';
+import { type EyeForm } from '../mechanics/leafpack/eyes';
 import { type PartSource } from './partEstimates';
 
 export type Phase = 'before' | 'after';

@@ -1,5 +1,10 @@
-import { type AxleInput, type Change } from '../height/axleInput';
-import { camberFromCurvature, chordUnderCamber, curvatureFromCamber, nestedCurvatures } from '../leafpack/pack';
+import { type LeafAxleInput, type Change } from '../suspension/longitudinalLeaf/input';
+import {
+  camberFromCurvature,
+  chordUnderCamber,
+  curvatureFromCamber,
+  nestedCurvatures,
+} from '../mechanics/leafpack/pack';
 import { ASSUMED } from '../measure/points';
 import {
   blockEstimate,
@@ -11,7 +16,7 @@ import {
   shackleEstimate,
   widthEstimate,
 } from '../measure/partEstimates';
-import { curvatureOfArch, eyeOffset } from '../leafpack/eyes';
+import { curvatureOfArch, eyeOffset } from '../mechanics/leafpack/eyes';
 import { type PartLeaf } from '../parts/kinds';
 import { refusal, type Limits, type StockPart, type Suiting } from './parts';
 
@@ -117,7 +122,7 @@ const MADE = { shares: [0.85, 0.75, 0.65, 0.55], thinner: [-1, 0, 1], tighter: [
 const REARCHED = [15, 25, 35, 50];
 
 /** Curvature of the main leaf as it lies free, to make a leaf that suits it; an estimate from its arch under load. */
-function usualCurvature(input: AxleInput): number {
+function usualCurvature(input: LeafAxleInput): number {
   const main = input.pack!.leaves[0]!;
   const spring = input.sides.left.spring ?? input.sides.right.spring;
   const length = main.front.value + main.rear.value;
@@ -131,7 +136,7 @@ function usualCurvature(input: AxleInput): number {
  * @param most number of candidates after which no more pairs are made
  */
 export function candidatesFor(
-  input: AxleInput,
+  input: LeafAxleInput,
   parts: readonly StockPart[],
   axle: Suiting,
   limits: Pick<Limits, 'noBlock' | 'noUsed' | 'onlyParts'>,
@@ -201,7 +206,7 @@ function leavesOf(parts: readonly StockPart[], axle: Suiting): Step[] {
   });
 }
 
-function madeLeaves(input: AxleInput): Step[] {
+function madeLeaves(input: LeafAxleInput): Step[] {
   const [main] = input.pack!.leaves;
   const curvature = usualCurvature(input);
   return MADE.shares.flatMap((share) =>
@@ -243,7 +248,7 @@ const blockOut = (): Step => ({
   changes: [{ kind: 'block', height: blockEstimate(0, 'measured') }],
 });
 
-const shacklesOf = (parts: readonly StockPart[], input: AxleInput): Step[] =>
+const shacklesOf = (parts: readonly StockPart[], input: LeafAxleInput): Step[] =>
   parts
     .filter((part) => part.kind === 'shackle' && Math.abs(part.betweenBolts! - input.shackle.length.value) > 2)
     .map((part): Step => ({
@@ -286,7 +291,7 @@ const packsOf = (parts: readonly StockPart[]): Step[] =>
     });
 
 /** What a specialist or a smith must make, besides leaves. */
-function made(input: AxleInput, axle: Suiting): Step[] {
+function made(input: LeafAxleInput, axle: Suiting): Step[] {
   const now = input.pack!.eyeOffset.value;
   const main = input.pack!.leaves[0]!.thickness.value;
   const eyes = (['upturned', 'berlin', 'downturned'] as const)

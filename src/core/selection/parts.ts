@@ -1,5 +1,5 @@
 import { type UboltPart } from '../fastener/uboltOrder';
-import { type EyeForm } from '../leafpack/eyes';
+import { type EyeForm } from '../mechanics/leafpack/eyes';
 import { type PartKind, type PartLeaf } from '../parts/kinds';
 
 /** A part as the search sees it; lengths mm, load kg, price in the shop's own money. */

@@ -1,15 +1,20 @@
 import { CoreError } from '../errors';
-import { draw, type AxleInput, type Side, SIDES } from '../height/axleInput';
-import { SideModel, sideRate, type DrawnChange, type DrawnInput } from '../height/axleModel';
-import { clampGrowth } from '../height/built';
-import { bounceFrequency, smallBumpRate } from '../height/load';
-import { central, extraLoads, NARROWEST_BAND } from '../height/predict';
-import { taught } from '../height/springFit';
-import { uboltAfter, type Verdict } from '../fastener/ubolt';
-import { COARSE } from '../leafpack/half';
-import { EXACT, type Fineness } from '../leafpack/solve';
-import { stressVerdict, type StandingStress, type StressVerdict } from '../leafpack/stress';
-import { threadNamed } from '../fastener/thread';
+import { draw } from '../estimate/tree';
+import { type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
+import { type Side, SIDES } from '../vehicle/side';
+import { LeafSideModel, type DrawnChange, type DrawnInput } from '../suspension/longitudinalLeaf/sideModel';
+import { sideRate } from '../suspension/longitudinalLeaf/sideState';
+import { clampGrowth } from '../suspension/longitudinalLeaf/built';
+import { bounceFrequency, smallBumpRate } from '../vehicle/load';
+import { central, extraLoads } from '../prediction/lines';
+import { NARROWEST_BAND } from '../prediction/central';
+import { taught } from '../suspension/longitudinalLeaf/springFit';
+import { uboltAfter } from '../fastener/ubolt';
+import { type Verdict, type VerdictState } from '../verdict';
+import { COARSE } from '../mechanics/leafpack/half';
+import { EXACT, type Fineness } from '../mechanics/leafpack/solve';
+import { stressVerdict, type StandingStress } from '../mechanics/leafpack/stress';
+import { threadNamed } from '../thread/thread';
 import { uboltSuits, type UboltOrder } from '../fastener/uboltOrder';
 import { taken, type Candidate, type Taken, type Way } from './generate';
 import { type Limits, type StockPart } from './parts';
@@ -55,12 +60,12 @@ export interface Ranked {
   score: number;
   /** Short by is negative. */
   off: number;
-  ubolt: Verdict | 'new set';
+  ubolt: VerdictState | 'new set';
   /** The U-bolts to order where the old ones do not do, and the cheapest on the shelf that suits; null when they do or nothing is known. */
   uboltOrder: UboltOrder | null;
   uboltPart: Taken | null;
   /** Stress of the worse side in all states against the limits of its kinds; the same verdict that a plan gets. */
-  stressed: StressVerdict;
+  stressed: Verdict<'stress'>;
   /** For the pair, with the U-bolts it needs, parts only; null when a price is not known. */
   price: number | null;
   days: number | null;
@@ -112,7 +117,7 @@ interface Before {
 /** One side of the axle on one mesh, asked for candidate after candidate. */
 class Trial {
   readonly extras: number[];
-  private readonly model: SideModel;
+  private readonly model: LeafSideModel;
   private readonly before: Before[];
   private readonly otherLoad: number | undefined;
 
@@ -121,7 +126,7 @@ class Trial {
     readonly side: Side,
     fineness: Fineness,
   ) {
-    this.model = new SideModel(drawn, side, fineness);
+    this.model = new LeafSideModel(drawn, side, fineness);
     this.extras = extraLoads(drawn, drawn.states.length);
     this.otherLoad = drawn.sides[side === 'left' ? 'right' : 'left'].spring?.load;
     this.before = this.extras.map((extra) => {
@@ -192,12 +197,12 @@ class Trial {
 }
 
 /** A candidate's changes, and the broken leaf made good where the axle has one and no other pack takes its place. */
-export const changesOf = (input: AxleInput, candidate: Candidate): AxleInput['changes'] => [
+export const changesOf = (input: LeafAxleInput, candidate: Candidate): LeafAxleInput['changes'] => [
   ...input.changes.filter((c) => c.kind === 'mendLeaf' && !candidate.changes.some((d) => d.kind === 'pack')),
   ...candidate.changes,
 ];
 
-const drawnChanges = (input: AxleInput, candidate: Candidate): readonly DrawnChange[] =>
+const drawnChanges = (input: LeafAxleInput, candidate: Candidate): readonly DrawnChange[] =>
   draw({ ...input, changes: changesOf(input, candidate) }, central).changes;
 
 /** Whether limits let a ranked candidate through; they never change its place. */
@@ -231,7 +236,7 @@ const longest = (values: readonly (number | null)[]): number | null =>
   values.some((v) => v === null) ? null : values.reduce<number>((most, v) => Math.max(most, v!), 0);
 
 /** Whether the old U-bolts do. Needs no solving. */
-function uboltOf(input: AxleInput, candidate: Candidate): Ranked['ubolt'] {
+function uboltOf(input: LeafAxleInput, candidate: Candidate): Ranked['ubolt'] {
   const growth = clampGrowth(draw({ ...input, changes: changesOf(input, candidate) }, central));
   if (growth === undefined) return 'new set';
   if (!input.ubolt) return 'not checked';
@@ -248,7 +253,7 @@ export interface UboltStock {
 
 /** The U-bolts a candidate needs where the old ones do not do; the cheapest part that suits one of the orders. */
 function uboltsFor(
-  input: AxleInput,
+  input: LeafAxleInput,
   candidate: Candidate,
   ubolt: Ranked['ubolt'],
   stock: UboltStock | undefined,
@@ -268,7 +273,7 @@ function uboltsFor(
 
 /** Everything about one candidate on both sides it can be solved on; the side further from what is wanted counts. */
 function rank(
-  input: AxleInput,
+  input: LeafAxleInput,
   trials: readonly Trial[],
   candidate: Candidate,
   wanted: Wanted,
@@ -321,7 +326,7 @@ export interface SearchProgress {
  * @throws CoreError when the axle as it stands cannot be solved, or the wanted state is not one of its own
  */
 export function* search(
-  given: AxleInput,
+  given: LeafAxleInput,
   candidates: readonly Candidate[],
   wanted: Wanted,
   limits: Limits,
@@ -371,7 +376,7 @@ export function* search(
 }
 
 /** Limits that need no solving. */
-function mayPass(input: AxleInput, candidate: Candidate, limits: Limits): boolean {
+function mayPass(input: LeafAxleInput, candidate: Candidate, limits: Limits): boolean {
   if (limits.noBlock && candidate.ways.includes('block')) return false;
   if (limits.onlyParts && candidate.made.length > 0) return false;
   if (limits.noUsed && candidate.parts.some((part) => part.used)) return false;
@@ -385,7 +390,7 @@ function mayPass(input: AxleInput, candidate: Candidate, limits: Limits): boolea
  * a state does not exist. @throws CoreError when the axle as it stands cannot be solved
  */
 export function* compare(
-  given: AxleInput,
+  given: LeafAxleInput,
   candidates: readonly Candidate[],
   wanted: Wanted,
   stock?: UboltStock,

@@ -1,8 +1,9 @@
-import { type Estimate } from '../height/estimate';
-import { draw, type AxleInput, type Change } from '../height/axleInput';
-import { builtDepth, builtStack } from '../height/built';
-import { central } from '../height/predict';
-import { threadNamed } from '../fastener/thread';
+import { type Estimate } from '../estimate/estimate';
+import { draw } from '../estimate/tree';
+import { type LeafAxleInput, type Change } from '../suspension/longitudinalLeaf/input';
+import { builtDepth, builtStack } from '../suspension/longitudinalLeaf/built';
+import { central } from '../prediction/lines';
+import { threadNamed } from '../thread/thread';
 import { uboltOrders, type Bend, type UboltOrder } from '../fastener/uboltOrder';
 import { ASSUMED, type PointId } from '../measure/points';
 import { readingAt, type Sheet } from '../measure/sheet';
@@ -38,7 +39,7 @@ export function uboltFacts(sheet: Sheet, bend: Bend | null, threadName: string |
 }
 
 /** The U-bolts an axle needs with some changes made; null while its pack is not known. */
-export function uboltNeed(input: AxleInput, changes: readonly Change[], facts: UboltFacts): UboltOrder[] | null {
+export function uboltNeed(input: LeafAxleInput, changes: readonly Change[], facts: UboltFacts): UboltOrder[] | null {
   if (!input.pack) return null;
   const drawn = draw({ ...input, changes: [...changes] }, central);
   const stack = builtStack(drawn, drawn.changes);

@@ -1,17 +1,20 @@
 import { flatbedSheet, ADDED_LEAF } from '../../../tests/reference/sheets';
-import { draw } from '../height/axleInput';
-import { SideModel, sideRate } from '../height/axleModel';
-import { central } from '../height/predict';
+import { draw } from '../estimate/tree';
+import { LeafSideModel, type DrawnInput } from '../suspension/longitudinalLeaf/sideModel';
+import { sideRate } from '../suspension/longitudinalLeaf/sideState';
+import { central } from '../prediction/lines';
 import { assemble } from '../measure/assemble';
 import { type PlannedChange } from '../measure/sheet';
 import { hubTravel } from './hubTravel';
 import { slackVerdicts } from './survey';
 
+const travelOf = (model: LeafSideModel, { changes, sides, hanging }: DrawnInput) =>
+  hubTravel(model, changes, sides.left.spring?.load, hanging);
 const modelOf = (changes: PlannedChange[]) => {
   const { input } = assemble(flatbedSheet(changes));
   const drawn = draw(input, central);
-  const model = new SideModel(drawn, 'left');
-  return { input, drawn, model, travel: hubTravel(model, drawn, 'left') };
+  const model = new LeafSideModel(drawn, 'left');
+  return { input, drawn, model, travel: travelOf(model, drawn) };
 };
 
 test('droop is the way from ride height to hanging by the axle’s own weight, as the rate adds it up', () => {
@@ -53,6 +56,6 @@ test('without a spring the lift of a block is still known, and no droop', () => 
   const sheet = flatbedSheet([{ kind: 'block', height: 60 }]);
   const { input } = assemble({ ...sheet, readings: sheet.readings.filter((r) => r.point === 'hubToLip') });
   const drawn = draw(input, central);
-  const travel = hubTravel(new SideModel(drawn, 'left'), drawn, 'left');
+  const travel = travelOf(new LeafSideModel(drawn, 'left'), drawn);
   expect(travel).toEqual({ today: 0, planned: 60, droopToday: null, droopPlanned: null });
 });

@@ -1,6 +1,6 @@
 import { CoreError } from '../errors';
-import { type Side, SIDES } from '../height/axleInput';
-import { type DrawnInput, type SideModel } from '../height/axleModel';
+import { type Side, SIDES } from '../vehicle/side';
+import { type SideModel, type SpringFigures } from '../suspension/kind';
 
 declare const datum: unique symbol;
 /**
@@ -24,17 +24,22 @@ export interface HubTravel {
 /**
  * Places of the hub by the springs alone: shocks, straps and stops may end the droop before. Droop is null without a solved
  * spring or where the hanging state does not exist.
+ * @param changes as planned @param load on the spring today, N @param hanging unsprung weight on it once lifted, N
  */
-export function hubTravel(model: SideModel, drawn: DrawnInput, side: Side): HubTravel {
-  const base = model.state([], 0).rise;
-  const at = (changes: DrawnInput['changes'], extra: number) => hubDrop(model.state(changes, extra).rise - base);
-  const planned = at(drawn.changes, 0);
-  const load = drawn.sides[side].spring?.load;
+export function hubTravel<C>(
+  model: Pick<SideModel<C, SpringFigures>, 'hasSpring' | 'rise'>,
+  changes: readonly C[],
+  load: number | undefined,
+  hanging: number | undefined,
+): HubTravel {
+  const base = model.rise([], 0);
+  const at = (made: readonly C[], extra: number) => hubDrop(model.rise(made, extra) - base);
+  const planned = at(changes, 0);
   const none: HubTravel = { today: TODAY, planned, droopToday: null, droopPlanned: null };
-  if (!model.hasSpring || load === undefined || drawn.hanging === undefined) return none;
-  const lifted = -drawn.hanging - load;
+  if (!model.hasSpring || load === undefined || hanging === undefined) return none;
+  const lifted = -hanging - load;
   try {
-    return { ...none, droopToday: at([], lifted), droopPlanned: at(drawn.changes, lifted) };
+    return { ...none, droopToday: at([], lifted), droopPlanned: at(changes, lifted) };
   } catch (error) {
     if (error instanceof CoreError) return none;
     throw error;

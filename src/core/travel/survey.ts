@@ -1,4 +1,4 @@
-import { type Verdict } from '../fastener/ubolt';
+import { type Verdict, type VerdictState } from '../verdict';
 import { hubDrop, type HubDrop, type HubTravel } from './hubTravel';
 
 /** What runs between frame and axle and must be slack at full droop. */
@@ -43,11 +43,12 @@ export interface SurveyAnswer {
   readAt?: 'today' | 'built';
 }
 
-export interface SlackVerdict {
-  item: SlackItem;
-  verdict: Verdict | 'not there';
+/** How it stands with one line; what the vehicle does not have fits. */
+export interface SlackVerdict extends Verdict<SlackItem> {
   /** Slack left at full droop with the plan made, mm; null when either is unknown. */
   left: number | null;
+  /** The vehicle has no such line. */
+  none: boolean;
 }
 
 /** Where the hub stands when a line comes taut. @param readFrom place of the hub when the slack was read */
@@ -59,22 +60,42 @@ export const tautAt = (slack: number, readFrom: HubDrop): HubDrop => hubDrop(rea
  * "not checked". @param travel of the worse side; null when it is not known
  */
 export function slackVerdicts(answers: readonly SurveyAnswer[], travel: HubTravel | null): SlackVerdict[] {
-  return SLACK_ITEMS.map((item) => {
+  return SLACK_ITEMS.map((item): SlackVerdict => {
     const found = answers.find((a) => a.item === item);
-    if (found?.answer === 'none') return { item, verdict: 'not there', left: null };
-    if (!found || found.answer === 'notChecked') return { item, verdict: 'not checked', left: null };
-    if (found.answer === 'notOk') return { item, verdict: 'does not fit', left: null };
-    if (found.slack === null) return { item, verdict: 'fits', left: null };
-    if (travel === null) return { item, verdict: 'not checked', left: null };
+    const say = (state: VerdictState, left: number | null = null, text = ''): SlackVerdict => ({
+      item,
+      state,
+      text,
+      left,
+      none: found?.answer === 'none',
+      ...(left !== null && {
+        figure: {
+          quantity: 'slack left',
+          dimension: 'length',
+          value: left,
+          limit: SLACK_MARGIN,
+          margin: left - SLACK_MARGIN,
+        },
+      }),
+    });
+    if (!found || found.answer === 'notChecked') return say('not checked');
+    if (found.answer === 'none') return say('fits');
+    if (found.answer === 'notOk') return say('does not fit', null, tooShort(' found short'));
+    if (found.slack === null) return say('fits');
+    const unknown = 'Measured, and the droop of this plan is not known yet.';
+    if (travel === null) return say('not checked', null, unknown);
     const taut = tautAt(found.slack, found.readAt === 'built' ? travel.planned : travel.today);
     // Without a droop it can still be said that the lift alone takes it up.
-    if (travel.droopPlanned === null) {
-      const left = taut - travel.planned;
-      return left < SLACK_MARGIN
-        ? { item, verdict: 'does not fit', left }
-        : { item, verdict: 'not checked', left: null };
-    }
-    const left = taut - travel.droopPlanned;
-    return { item, verdict: left >= SLACK_MARGIN ? 'fits' : 'does not fit', left };
+    const left = taut - (travel.droopPlanned ?? travel.planned);
+    if (left < SLACK_MARGIN)
+      return say(
+        'does not fit',
+        left,
+        tooShort(` ${Math.abs(left).toFixed(0)} mm ${left < 0 ? 'too short' : 'left'} at full droop`),
+      );
+    return travel.droopPlanned === null ? say('not checked', null, unknown) : say('fits', left);
   });
 }
+
+const tooShort = (how: string): string =>
+  `Too short for this droop:${how}. Free it, make it longer, or hold the axle up.`;

@@ -1,4 +1,4 @@
-import { parseThread, type Thread } from '../fastener/thread';
+import { parseThread, type Thread } from '../thread/thread';
 import { oddOneOut, repeatsOf, type Repeats } from './repeats';
 import { dimensionSpelled, type Dimension, unitSpelled, type Unit, UNITS, type UnitId } from './units';
 

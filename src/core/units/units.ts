@@ -3,7 +3,18 @@
  * Factors: international yard and pound agreement 1959 (1 in = 25.4 mm, 1 lb = 0.45359237 kg exactly).
  */
 export type Dimension =
-  'length' | 'force' | 'mass' | 'angle' | 'torque' | 'rate' | 'pressure' | 'distance' | 'count' | 'money' | 'thread';
+  | 'length'
+  | 'force'
+  | 'mass'
+  | 'angle'
+  | 'torque'
+  | 'rate'
+  | 'pressure'
+  | 'distance'
+  | 'count'
+  | 'money'
+  | 'thread'
+  | 'stress';
 
 export interface Unit {
   readonly id: string;

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { type KitItem } from '@/contracts/job';
-import { kitSuits } from '@/core/height/rating';
+import { kitSuits } from '@/core/vehicle/rating';
 import { type FieldRule } from '@/core/units/parse';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';

@@ -1,12 +1,14 @@
 'use client';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
-import { ratingGuard, type RatedPart, type RatingVerdict } from '@/core/height/rating';
+import { ratingGuard, type RatedPart } from '@/core/vehicle/rating';
+import { type VerdictState } from '@/core/verdict';
 import { axleMassIn } from '@/core/measure/sheet';
 import { Marked } from '../controls/Mark';
 import { Quantity, useQuantityText } from '../measured/Quantity';
 
-const WORD: Record<RatingVerdict, string> = { within: 'within', over: 'OVER', 'not checked': 'not checked' };
+/** What a rating says, in the words of a weighbridge. */
+const word = (state: VerdictState): string => (state === 'fits' ? 'within' : state === 'not checked' ? state : 'OVER');
 
 /** Each load state against the weakest part of the axle. */
 export function RatingGuard({ view, partNames }: { view: JobView; partNames: Record<RatedPart, string> }) {
@@ -24,11 +26,11 @@ export function RatingGuard({ view, partNames }: { view: JobView; partNames: Rec
                 <Marked kind="untouched">{state.name}: not weighed yet, so not checked</Marked>
               </li>
             );
-          const { lowest, missing, verdict, spare } = ratingGuard(Math.max(0, load), ratings);
+          const { lowest, missing, state: found, spare } = ratingGuard(Math.max(0, load), ratings);
           return (
             <li key={state.id}>
-              <Marked kind={verdict === 'within' ? 'done' : verdict === 'over' ? 'look' : 'untouched'}>
-                {state.name}: <Quantity value={load} of="mass" /> {WORD[verdict]}
+              <Marked kind={found === 'fits' ? 'done' : found === 'not checked' ? 'untouched' : 'look'}>
+                {state.name}: <Quantity value={load} of="mass" /> {word(found)}
               </Marked>{' '}
               <span className="muted">
                 {lowest && spare !== null

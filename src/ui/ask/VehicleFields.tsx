@@ -3,7 +3,7 @@ import { Checkbox, Select } from 'antd';
 import { useId } from 'react';
 import { type KnownAxle, type NewJob } from '@/contracts/job';
 import { AXLE_CLASSES, type AxleClass } from '@/core/measure/points';
-import { SUSPENSIONS, type Suspension } from '@/core/linkage/suspension';
+import { SUSPENSIONS, type Suspension } from '@/core/suspension/names';
 import { Chips } from '../controls/Chips';
 import { TextField } from '../controls/TextField';
 import { ASK_RULES } from './askRules';

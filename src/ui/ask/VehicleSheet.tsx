@@ -1,8 +1,8 @@
 'use client';
 import { Select } from 'antd';
 import { type JobView, type VehicleEdit } from '@/contracts/job';
-import { RATED_PARTS, type RatedPart } from '@/core/height/rating';
-import { AXLE_POSITIONS, SUSPENSIONS, type AxlePosition, type Suspension } from '@/core/linkage/suspension';
+import { RATED_PARTS, type RatedPart } from '@/core/vehicle/rating';
+import { AXLE_POSITIONS, SUSPENSIONS, type AxlePosition, type Suspension } from '@/core/suspension/names';
 import { Sheet } from '../controls/Sheet';
 import { TextField } from '../controls/TextField';
 import { ProblemNote } from '../job/ProblemNote';

@@ -33,7 +33,7 @@ export function SaveFromBench({ pack, picked, verdicts }: Props) {
   const [saved, setSaved] = useState<string | null>(null);
   const { busy, problem, run } = useSend();
   const { save } = useParts();
-  const wrong = verdicts.filter((v) => v.state === 'doesNotFit').length;
+  const wrong = verdicts.filter((v) => v.state === 'does not fit').length;
   const unwide = pack.leaves.some((leaf) => leaf.width === null);
   const leaves = picked ? [picked] : pack.leaves;
   const send = () =>

@@ -1,5 +1,5 @@
-import { type MixRule, type MixState, type MixVerdict } from '@/core/bench/verdicts';
-import { Marked, type MarkKind } from '../controls/Mark';
+import { type MixRule, type MixVerdict } from '@/core/bench/verdicts';
+import { VerdictWord } from '../controls/VerdictMark';
 import { useWords } from '../measured/Quantity';
 
 const NAMES: Record<MixRule, string> = {
@@ -17,25 +17,14 @@ const NAMES: Record<MixRule, string> = {
   centreBolt: 'Centre bolt',
   uBolts: 'U-bolts',
 };
-const WORDS: Record<MixState, string> = {
-  fits: 'fits',
-  look: 'look',
-  doesNotFit: 'does not fit',
-  notChecked: 'not checked',
-};
-const MARKS: Record<MixState, MarkKind> = { fits: 'done', look: 'look', doesNotFit: 'look', notChecked: 'untouched' };
-
 /** Whether the leaves go together, the worst first. */
 export function VerdictList({ verdicts, onLeaf }: { verdicts: readonly MixVerdict[]; onLeaf: (leaf: number) => void }) {
   const words = useWords();
   return (
     <ul className="stored verdicts" aria-label="Do the leaves go together">
       {verdicts.map((v) => (
-        <li key={v.rule} data-rule={v.rule} data-state={v.state} className={v.state === 'fits' ? 'muted small' : ''}>
-          <strong>{NAMES[v.rule]}</strong>{' '}
-          <Marked kind={MARKS[v.state]}>
-            {v.state === 'doesNotFit' ? <strong>{WORDS[v.state]}</strong> : WORDS[v.state]}
-          </Marked>
+        <li key={v.item} data-rule={v.item} data-state={v.state} className={v.state === 'fits' ? 'muted small' : ''}>
+          <strong>{NAMES[v.item]}</strong> <VerdictWord state={v.state} />
           {v.state === 'fits' ? ': ' : <br />}
           {words(v.text)}
           {v.leaf !== undefined ? (

@@ -1,7 +1,7 @@
 import { type PartEdit, type ShelfItem } from '@/contracts/shelf';
 import { type BenchLeaf, type BenchPack } from '@/core/bench/benchPack';
-import { EYE_FORMS } from '@/core/leafpack/eyes';
-import { threadNamed } from '@/core/fastener/thread';
+import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
+import { threadNamed } from '@/core/thread/thread';
 import { type PartDimensionId } from '@/core/parts/kinds';
 import { valueOf } from '../shelf/partText';
 

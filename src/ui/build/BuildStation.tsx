@@ -3,7 +3,7 @@ import { Input } from 'antd';
 import { useMemo, useState } from 'react';
 import { blocking, fitRows, unchecked, unsettled, type FitRow } from '@/contracts/fit';
 import { missingBeforeHeights } from '@/contracts/gates';
-import { SUPPORT_ITEMS } from '@/core/procedure/checks';
+import { SUPPORT_ITEMS } from '@/core/procedure/safety';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { JobFrame, type StationProps } from '../frame/JobFrame';

@@ -3,7 +3,7 @@ import { Input } from 'antd';
 import { useState } from 'react';
 import { type Defect } from '@/contracts/defect';
 import { blocking, unchecked, unsettled, type FitRow } from '@/contracts/fit';
-import { SAFETY_ITEMS, type SafetyItem } from '@/core/procedure/checks';
+import { SAFETY_ITEMS, type SafetyItem } from '@/core/procedure/safety';
 import { isSlack, type SurveyItem } from '@/core/travel/survey';
 import { SURVEY_TEXT } from '@/contracts/surveyText';
 import { Marked } from '../controls/Mark';
@@ -22,7 +22,7 @@ const asked = (subject: string): subject is SafetyItem => (SAFETY_ITEMS as reado
 export function FitSheet({ job, rows }: { job: JobHandle; rows: readonly FitRow[] }) {
   const { view } = job;
   const words = useWords();
-  const wrong = rows.filter((row) => row.verdict === 'does not fit');
+  const wrong = rows.filter((row) => row.state === 'does not fit');
   const stops = blocking(rows);
   const later = unsettled(rows).length - stops.length;
   const open = unchecked(rows);
@@ -73,7 +73,7 @@ export function FitSheet({ job, rows }: { job: JobHandle; rows: readonly FitRow[
         </div>
       ))}
       {rows
-        .filter((row) => row.verdict !== 'does not fit' && asked(row.subject))
+        .filter((row) => row.state !== 'does not fit' && asked(row.subject))
         .map((row) => (
           <SafetyRow key={row.subject} job={job} item={row.subject as SafetyItem} />
         ))}

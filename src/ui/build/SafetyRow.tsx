@@ -1,6 +1,6 @@
 'use client';
 import { SAFETY_TEXT } from '@/contracts/fitText';
-import { type Answer, type SafetyItem } from '@/core/procedure/checks';
+import { type Answer, type SafetyItem } from '@/core/procedure/safety';
 import { Chips } from '../controls/Chips';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';

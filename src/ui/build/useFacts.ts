@@ -3,10 +3,10 @@ import { useMemo } from 'react';
 import { storedFacts } from '@/contracts/fit';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
-import { missingFor } from '@/core/height/predict';
+import { missingFor } from '@/core/suspension/longitudinalLeaf/missing';
 import { assemble } from '@/core/measure/assemble';
-import { factsOf, type SolvedFacts } from '@/core/procedure/checks';
-import { worstTravel } from '@/core/travel/hubTravel';
+import { factsOf } from '@/core/fit/leafWork';
+import { type SolvedFacts } from '@/core/fit/mustFit';
 import { usePrediction } from '../prediction/usePrediction';
 
 /** What is known of what must fit: from the stored prediction of this plan, or solved now while there is none. */
@@ -19,5 +19,5 @@ export function useFacts(view: JobView): SolvedFacts | null {
   }, [view]);
   const { prediction } = usePrediction(input, 0);
   if (stored) return stored;
-  return prediction ? { ...factsOf(prediction), travel: worstTravel(prediction.sides) } : null;
+  return prediction ? factsOf(prediction) : null;
 }

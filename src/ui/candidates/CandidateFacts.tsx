@@ -1,39 +1,26 @@
 'use client';
 import { useMemo } from 'react';
 import { type JobView } from '@/contracts/job';
-import { sheetOf } from '@/contracts/sheet';
-import { SIDES, type AxleInput } from '@/core/height/axleInput';
-import { surveyAnswers } from '@/contracts/survey';
-import { AXLE_CLASSES } from '@/core/measure/points';
-import { axleMassIn } from '@/core/measure/sheet';
-import { consequencesOf, nothingOpen, type ConsequenceId } from '@/core/selection/consequences';
+import { SIDES } from '@/core/vehicle/side';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { knownOf } from '@/contracts/fit';
+import { CHECK_NAMES } from '@/contracts/fitText';
+import { factsOf, workOf } from '@/core/fit/leafWork';
+import { mustFit } from '@/core/fit/mustFit';
+import { allFit } from '@/core/verdict';
 import { WAY_NOTES } from '@/core/selection/schools';
-import { worstTravel } from '@/core/travel/hubTravel';
 import { changesOf, type Ranked } from '@/core/selection/search';
 import { decimalText } from '@/core/units/format';
 import { Marked } from '../controls/Mark';
+import { VerdictWord } from '../controls/VerdictMark';
 import { ProblemNote } from '../job/ProblemNote';
 import { Length, PlusMinus } from '../measured/Figure';
 import { useQuantityText, useWords } from '../measured/Quantity';
 import { usePrediction } from '../prediction/usePrediction';
 
-const NAMES: Record<ConsequenceId, string> = {
-  threads: 'U-bolts',
-  stress: 'Stress',
-  slack: 'Hoses and wires',
-  brakeValve: 'Brake valve, sensors',
-  stop: 'Bump stop',
-  shock: 'Shocks',
-  locator: 'Locators',
-  rating: 'Load rating',
-  driveline: 'Driveline',
-  steering: 'Steering',
-};
-const MARK = { fits: 'done', 'not checked': 'untouched' } as const;
-
 interface Props {
   view: JobView;
-  input: AxleInput;
+  input: LeafAxleInput;
   ranked: Ranked;
   onPlan: () => void;
   /** The plan already holds exactly this. */
@@ -46,7 +33,7 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned, problem }
   const { candidate } = ranked;
   const text = useQuantityText();
   const words = useWords();
-  const whole = useMemo((): AxleInput | null => {
+  const whole = useMemo((): LeafAxleInput | null => {
     return candidate.changes.length === 0 ? null : { ...input, changes: changesOf(input, candidate) };
   }, [input, candidate]);
   // The very draw that the plan's ledger shows, so that a candidate has the band it will have as the plan.
@@ -59,24 +46,22 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned, problem }
     });
     return halves.length > 0 ? Math.max(...halves) : null;
   };
-  const sheet = useMemo(() => sheetOf(view), [view]);
-  const masses = sheet.states.flatMap((state) => axleMassIn(sheet, state) ?? []);
-  const rows = consequencesOf(ranked, {
-    survey: surveyAnswers(view),
-    travel: worstTravel(prediction?.sides),
-    answer: (item) => view.safety.find((s) => s.item === item)?.answer ?? 'notChecked',
-    steered: view.axle.steered,
-    arrangement: candidate.changes.some((c) => c.kind === 'overAxle') ? 'over' : view.axle.arrangement,
-    driven: AXLE_CLASSES[view.axle.axleClass].driven,
-    heaviest: masses.length > 0 ? Math.max(...masses) : null,
-  });
+  const asked = changesOf(input, candidate);
+  const rows = mustFit(
+    {
+      ...workOf({ ...input, changes: asked }),
+      ...(candidate.ways.some((way) => way === 'pack' || way === 'donorPack') && { packRating: candidate.rating }),
+    },
+    prediction && factsOf(prediction),
+    knownOf(view, []),
+  );
   const open = rows.filter((r) => r.state === 'not checked').length;
   const wrong = rows.filter((r) => r.state === 'does not fit').length;
   return (
     <section className="candidate" aria-label={candidate.name}>
       <h3>{candidate.name}</h3>
       <p>
-        {nothingOpen(rows) ? (
+        {allFit(rows) ? (
           <Marked kind="done">nothing open</Marked>
         ) : (
           <Marked kind="look">
@@ -132,14 +117,9 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned, problem }
       </div>
       <ul className="stored verdicts" aria-label={`What ${candidate.name} touches`}>
         {rows.map((row) => (
-          <li key={row.id} data-consequence={row.id} data-state={row.state}>
-            <strong>{NAMES[row.id]}</strong>{' '}
-            {row.state === 'does not fit' ? (
-              <span className="stop-word">STOP does not fit</span>
-            ) : (
-              <Marked kind={MARK[row.state]}>{row.state}</Marked>
-            )}
-            : {words(row.text)}
+          <li key={row.item} data-check={row.item} data-state={row.state}>
+            <strong>{CHECK_NAMES[row.item]}</strong> <VerdictWord state={row.state} />
+            {row.text ? `: ${words(row.text)}` : ''}
           </li>
         ))}
       </ul>

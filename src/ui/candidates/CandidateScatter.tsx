@@ -35,11 +35,11 @@ export function CandidateScatter({ found, wantedState, tolerance, picked, onPick
             symbolSize: 14,
             data: found.map((r) => ({
               value: [show(r.off), Number((100 * stateIn(r, wantedState).rateShare).toFixed(1))],
-              symbol: r.candidate.id === picked ? 'diamond' : r.stressed.verdict === 'fits' ? 'circle' : 'triangle',
+              symbol: r.candidate.id === picked ? 'diamond' : r.stressed.state === 'fits' ? 'circle' : 'triangle',
               symbolSize: r.candidate.id === picked ? 22 : 13,
               itemStyle: {
-                color: r.stressed.verdict === 'fits' ? colour('--new') : 'transparent',
-                borderColor: r.stressed.verdict === 'fits' ? colour('--new') : colour('--amber'),
+                color: r.stressed.state === 'fits' ? colour('--new') : 'transparent',
+                borderColor: r.stressed.state === 'fits' ? colour('--new') : colour('--amber'),
                 borderWidth: 2,
                 opacity: 0.85,
               },

@@ -70,9 +70,9 @@ export function CandidateTable({ found, wantedState, emptyState, picked, beside,
                   <button type="button" className="link way" onClick={() => onPick(candidate.id)}>
                     {candidate.name}
                   </button>
-                  {r.ubolt !== 'fits' || r.stressed.verdict !== 'fits' || candidate.made.length > 0 ? (
+                  {r.ubolt !== 'fits' || r.stressed.state !== 'fits' || candidate.made.length > 0 ? (
                     <div className="small notes">
-                      {r.stressed.verdict !== 'fits' ? (
+                      {r.stressed.state !== 'fits' ? (
                         <>
                           <span className="stop-word">STOP over-stressed</span>
                           {worst(r) <= before(r) ? <span className="muted">no more than today</span> : null}

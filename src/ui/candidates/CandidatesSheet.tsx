@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { stockPartOf } from '@/contracts/stock';
 import { type ShelfItem } from '@/contracts/shelf';
 import { sheetOf } from '@/contracts/sheet';
-import { type AxleInput } from '@/core/height/axleInput';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { goalValue } from '@/core/height/goals';
 import { NO_LIMITS, type Suiting } from '@/core/selection/parts';
 import { Chips } from '../controls/Chips';
@@ -33,7 +33,7 @@ interface Props {
   job: JobHandle;
   plan: PlanHandle;
   /** The axle as it stands, without a plan. */
-  input: AxleInput;
+  input: LeafAxleInput;
   /** U-bolts as they were read. */
   ubolts: UboltFacts;
 }

@@ -62,7 +62,7 @@ export function CompareTable({ found, states, tolerance, label }: Props) {
           {row(
             'working stress at most',
             (r) =>
-              r.stressed.verdict === 'does not fit' ? (
+              r.stressed.state === 'does not fit' ? (
                 <span className="stop-word">STOP {decimalText(Math.max(...r.states.map((s) => s.stress)), 0)} MPa</span>
               ) : (
                 `${decimalText(Math.max(...r.states.map((s) => s.stress)), 0)} MPa`

@@ -1,6 +1,6 @@
 'use client';
 import { useCallback } from 'react';
-import { type CurvePoint } from '@/core/height/predict';
+import { type CurvePoint } from '@/core/prediction/central';
 import { fromCore } from '@/core/units/units';
 import { useView } from '../theme/Providers';
 import { Chart } from './Chart';

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { type FitRow } from '@/contracts/fit';
-import { type AxlePrediction } from '@/core/height/predict';
+import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { Length } from '../measured/Figure';
@@ -10,7 +10,7 @@ import { UboltOrders, type UboltOffer } from './UboltOrders';
 interface Props {
   jobId: string;
   rows: readonly FitRow[];
-  prediction: AxlePrediction | null;
+  prediction: LeafPrediction | null;
   keepUbolts: boolean;
   /** The U-bolts to order, where the old ones do not do. */
   offer: UboltOffer | null;
@@ -19,9 +19,9 @@ interface Props {
 /** Bolts, stress and slack: three states, a STOP for what does not fit, and never OK while one row is not checked. */
 export function ChecksSheet({ jobId, rows, prediction, keepUbolts, offer }: Props) {
   const words = useWords();
-  const open = rows.filter((row) => row.verdict === 'not checked').length;
-  const bad = rows.filter((row) => row.verdict === 'does not fit' && row.blocks).length;
-  const later = rows.filter((row) => row.verdict === 'does not fit' && !row.blocks).length;
+  const open = rows.filter((row) => row.state === 'not checked').length;
+  const bad = rows.filter((row) => row.state === 'does not fit' && row.blocks).length;
+  const later = rows.filter((row) => row.state === 'does not fit' && !row.blocks).length;
   const ubolt = prediction?.ubolt;
   const bolt = prediction?.centreBolt;
   return (
@@ -64,8 +64,8 @@ export function ChecksSheet({ jobId, rows, prediction, keepUbolts, offer }: Prop
                     )}
                   </div>
                 ) : null}
-                {row.reason && (row.verdict !== 'fits' || row.subject === 'stress') ? (
-                  <div className={row.verdict === 'does not fit' ? '' : 'muted'}>{words(row.reason)}</div>
+                {row.reason && (row.state !== 'fits' || row.subject === 'stress') ? (
+                  <div className={row.state === 'does not fit' ? '' : 'muted'}>{words(row.reason)}</div>
                 ) : null}
                 {row.defect ? (
                   <div className="muted">
@@ -74,12 +74,12 @@ export function ChecksSheet({ jobId, rows, prediction, keepUbolts, offer }: Prop
                 ) : null}
               </td>
               <td className="verdict">
-                {row.verdict === 'does not fit' && !row.blocks ? (
+                {row.state === 'does not fit' && !row.blocks ? (
                   <Marked kind="look">to be replaced</Marked>
-                ) : row.verdict === 'does not fit' ? (
+                ) : row.state === 'does not fit' ? (
                   <span className="stop-word">STOP does not fit</span>
                 ) : (
-                  <Marked kind={row.verdict === 'fits' ? 'done' : 'untouched'}>{row.verdict}</Marked>
+                  <Marked kind={row.state === 'fits' ? 'done' : 'untouched'}>{row.state}</Marked>
                 )}
               </td>
             </tr>

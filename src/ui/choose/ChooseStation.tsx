@@ -9,13 +9,14 @@ import { stockPartOf } from '@/contracts/stock';
 import { uboltsOf } from '@/contracts/ubolts';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
-import { SIDES, type AxleInput, type Side } from '@/core/height/axleInput';
-import { missingFor, type SidePrediction, type StatePrediction } from '@/core/height/predict';
+import { SIDES, type Side } from '@/core/vehicle/side';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { missingFor } from '@/core/suspension/longitudinalLeaf/missing';
+import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLeaf/kind';
 import { assemble, type Assembled } from '@/core/measure/assemble';
 import { provisional } from '@/core/measure/provisional';
-import { factsOf } from '@/core/procedure/checks';
+import { factsOf } from '@/core/fit/leafWork';
 import { uboltNeed } from '@/core/selection/uboltNeed';
-import { worstTravel } from '@/core/travel/hubTravel';
 import { call } from '../job/api';
 import { Waiting } from '../controls/Waiting';
 import { faultText } from '../prediction/useWorker';
@@ -61,10 +62,7 @@ export function ChooseStation({ first, people, person }: StationProps) {
   const shownSide = prediction?.sides[side] ?? null;
   const at = Math.max(0, shownSide?.states.findIndex((s) => s.id === stateId) ?? 0);
   const state = shownSide?.states[at];
-  const facts = useMemo(
-    () => (prediction ? { ...factsOf(prediction), travel: worstTravel(prediction.sides) } : null),
-    [prediction],
-  );
+  const facts = useMemo(() => (prediction ? factsOf(prediction) : null), [prediction]);
   const planned = useMemo(
     () => ({ ...view, plan: { ...view.plan, changes: JSON.parse(changesText) as JobView['plan']['changes'] } }),
     [view, changesText],
@@ -196,14 +194,14 @@ interface ElevationProps {
   view: JobView;
   assembled: Assembled;
   side: Side;
-  shown: SidePrediction | null;
-  state: StatePrediction | undefined;
+  shown: LeafSide | null;
+  state: LeafState | undefined;
 }
 
 /** Old and new from the solution; until a spring can be solved, a dotted typical one. */
 function Elevations({ view, assembled, side, shown, state }: ElevationProps) {
   const solved = state?.old ?? null;
-  const stand = useMemo((): { input: AxleInput; filled: number } | null => {
+  const stand = useMemo((): { input: LeafAxleInput; filled: number } | null => {
     if (solved) return null;
     const typical = provisional(sheetOf(view, []));
     return { input: { ...assemble(typical.sheet).input, changes: [] }, filled: typical.filled };

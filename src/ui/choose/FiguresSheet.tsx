@@ -1,15 +1,16 @@
 import { type ReactNode } from 'react';
-import { type SidePrediction, type SpringFigures, type StatePrediction } from '@/core/height/predict';
-import { smallBumpRate } from '@/core/height/load';
-import { ENDLESS, STRESS_SOURCE } from '@/core/leafpack/stress';
+import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLeaf/kind';
+import { type LeafFigures } from '@/core/suspension/longitudinalLeaf/figures';
+import { smallBumpRate } from '@/core/vehicle/load';
+import { ENDLESS, STRESS_SOURCE } from '@/core/mechanics/leafpack/stress';
 import { SPRING_STEEL_LIMITS } from '@/core/material/steel';
 import { Sheet } from '../controls/Sheet';
 import { Length } from '../measured/Figure';
 import { Quantity, useWords } from '../measured/Quantity';
 
 interface Props {
-  side: SidePrediction;
-  state: StatePrediction;
+  side: LeafSide;
+  state: LeafState;
 }
 
 /** A ripple of the road, mm. */
@@ -45,7 +46,7 @@ function Stress({ values, limit }: { values: readonly number[]; limit: number })
 export function FiguresSheet({ side, state }: Props) {
   const { old, built } = state;
   const words = useWords();
-  const rows: { name: string; of: (f: SpringFigures) => ReactNode }[] = [
+  const rows: { name: string; of: (f: LeafFigures) => ReactNode }[] = [
     { name: 'Loaded arch, eye line to leaf middle', of: (f) => <Length mm={f.arch} /> },
     { name: 'Rate on ride height', of: (f) => <Quantity value={f.rate} of="rate" digits={1} /> },
     {

@@ -1,10 +1,10 @@
 'use client';
 import { type JobView } from '@/contracts/job';
 import { chanceOf } from '@/core/height/chance';
-import { summarise } from '@/core/height/ledger';
-import { inputLabel } from '@/core/height/axleInput';
-import { type Band } from '@/core/height/band';
-import { type SidePrediction, type StatePrediction } from '@/core/height/predict';
+import { summarise } from '@/core/prediction/ledger';
+import { inputLabel } from '@/core/suspension/longitudinalLeaf/words';
+import { type Band } from '@/core/prediction/band';
+import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLeaf/kind';
 import { Sheet } from '../controls/Sheet';
 import { LedgerTable } from '../ledger/LedgerTable';
 import { Waterfall } from '../ledger/Waterfall';
@@ -14,8 +14,8 @@ import { Length, PlusMinus } from '../measured/Figure';
 interface Props {
   view: JobView;
   sideName: string;
-  side: SidePrediction;
-  state: StatePrediction;
+  side: LeafSide;
+  state: LeafState;
   band: Band | undefined;
   progress: number | null;
   onStop: () => void;

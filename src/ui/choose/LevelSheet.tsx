@@ -3,7 +3,7 @@ import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { bodyPitch, levelOf, sinksBy } from '@/core/height/level';
 import { goalValue } from '@/core/height/goals';
-import { type AxlePrediction } from '@/core/height/predict';
+import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
 import { decimalText } from '@/core/units/format';
 import { VehicleSide } from '../drawing/VehicleSide';
 import { figureValues } from '../figure/values';
@@ -12,7 +12,7 @@ import { Sheet } from '../controls/Sheet';
 import { Length, PlusMinus } from '../measured/Figure';
 
 /** How the vehicle stands across and along before and after, and what a load takes of it. */
-export function LevelSheet({ view, prediction }: { view: JobView; prediction: AxlePrediction }) {
+export function LevelSheet({ view, prediction }: { view: JobView; prediction: LeafPrediction }) {
   const base = view.states[0]!;
   const sheet = sheetOf(view, []);
   const { position } = view.axle;

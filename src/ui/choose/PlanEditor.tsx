@@ -1,7 +1,7 @@
 'use client';
 import { type JobView } from '@/contracts/job';
 import { TypedField } from '../measured/TypedField';
-import { EYE_FORMS } from '@/core/leafpack/eyes';
+import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import Link from 'next/link';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';

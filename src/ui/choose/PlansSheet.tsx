@@ -3,7 +3,7 @@ import { Input } from 'antd';
 import { useState } from 'react';
 import { type ChangeRow, type PlanAct } from '@/contracts/plan';
 import { changeText } from '@/contracts/planText';
-import { type AxleInput } from '@/core/height/axleInput';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { type StockPart } from '@/core/selection/parts';
 import { type UboltFacts } from '@/core/selection/uboltNeed';
 import { CompareTable } from '../candidates/CompareTable';
@@ -21,7 +21,7 @@ interface Props {
   job: JobHandle;
   plan: PlanHandle;
   /** The axle as it stands, without a plan. */
-  input: AxleInput;
+  input: LeafAxleInput;
   stock: readonly StockPart[];
   ubolts: UboltFacts;
 }

@@ -1,7 +1,7 @@
 'use client';
 import { useRef } from 'react';
 import { CORE_VERSION } from '@/core/version';
-import { summarise } from '@/core/height/ledger';
+import { summarise } from '@/core/prediction/ledger';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { Waiting } from '../controls/Waiting';

@@ -2,7 +2,7 @@
 import { type CostEdit } from '@/contracts/cost';
 import { type ShelfItem } from '@/contracts/shelf';
 import { uboltPartOf } from '@/contracts/stock';
-import { threadNamed } from '@/core/fastener/thread';
+import { threadNamed } from '@/core/thread/thread';
 import { uboltSuits, type UboltOrder } from '@/core/fastener/uboltOrder';
 import { priceText } from '@/core/units/format';
 import { Marked } from '../controls/Mark';

@@ -1,8 +1,9 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { type AxleInput, type Change, type Side } from '@/core/height/axleInput';
-import { type Estimate } from '@/core/height/estimate';
-import { summarise } from '@/core/height/ledger';
+import { type LeafAxleInput, type Change } from '@/core/suspension/longitudinalLeaf/input';
+import { type Side } from '@/core/vehicle/side';
+import { type Estimate } from '@/core/estimate/estimate';
+import { summarise } from '@/core/prediction/ledger';
 import { decimalText } from '@/core/units/format';
 import { Sheet } from '../controls/Sheet';
 import { Slider } from '../controls/Slider';
@@ -88,7 +89,7 @@ function knobsOf(change: Change, k: number): Knob[] {
 
 interface Props {
   /** The axle with its plan. */
-  input: AxleInput;
+  input: LeafAxleInput;
   side: Side;
   stateId: string;
 }
@@ -99,7 +100,7 @@ export function WhatIfSheet({ input, side, stateId }: Props) {
   const lengthText = useLengthText();
   const words = useWords();
   const knobs = useMemo(() => input.changes.flatMap(knobsOf), [input]);
-  const tried = useMemo((): AxleInput => {
+  const tried = useMemo((): LeafAxleInput => {
     const changes = input.changes.map((change, k) =>
       knobsOf(change, k).reduce((c, knob) => (knob.id in turned ? knob.put(c, turned[knob.id]!) : c), change),
     );

@@ -2,7 +2,7 @@
 import { type PlanRow } from '@/contracts/plan';
 import { changeText } from '@/contracts/planText';
 import { sheetOf } from '@/contracts/sheet';
-import { type AxleInput } from '@/core/height/axleInput';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { assemble } from '@/core/measure/assemble';
 import { type Candidate } from '@/core/selection/generate';
 import { type StockPart } from '@/core/selection/parts';
@@ -52,7 +52,7 @@ function planAsCandidate(
 
 interface Standing {
   /** The axle as it stands, without a plan. */
-  input: AxleInput;
+  input: LeafAxleInput;
   stock: readonly StockPart[];
   ubolts: UboltFacts;
 }

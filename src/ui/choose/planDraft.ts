@@ -1,7 +1,7 @@
 import { type ChangeRow } from '@/contracts/plan';
 import { type FieldRule } from '@/core/units/parse';
 import { countRule, lengthRule } from '@/core/units/rules';
-import { type EyeForm } from '@/core/leafpack/eyes';
+import { type EyeForm } from '@/core/mechanics/leafpack/eyes';
 import { type Typed } from '../measured/TypedField';
 
 export type ChangeKind = ChangeRow['kind'];

@@ -1,5 +1,5 @@
 'use client';
-import { SIDES, type Side } from '@/core/height/axleInput';
+import { SIDES, type Side } from '@/core/vehicle/side';
 import { Chips } from './Chips';
 
 /** Left or right. */

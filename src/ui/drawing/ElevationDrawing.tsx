@@ -1,5 +1,5 @@
 'use client';
-import { type Elevation } from '@/core/height/elevation';
+import { type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
 import { type PointId } from '@/core/measure/points';
 import { useLengthText } from '../measured/Figure';
 import { useView } from '../theme/Providers';

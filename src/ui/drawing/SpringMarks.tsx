@@ -1,4 +1,4 @@
-import { type Elevation } from '@/core/height/elevation';
+import { type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
 import { LeafStroke, leafThick } from './LeafStroke';
 import { pathOf, type Scale } from './scale';
 

@@ -1,4 +1,4 @@
-import { type Point } from '@/core/height/elevation';
+import { type Point } from '@/core/suspension/longitudinalLeaf/elevation';
 
 /** The one drawing scale: millimetres to pixels, the same in x and y, y up. */
 export interface Scale {

@@ -1,8 +1,8 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { type JobView } from '@/contracts/job';
-import { type Side } from '@/core/height/axleInput';
-import { type AxlePrediction } from '@/core/height/predict';
+import { type Side } from '@/core/vehicle/side';
+import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
 import { pointOf, type GroupId, type PointId } from '@/core/measure/points';
 import { Chips } from '../controls/Chips';
 import { SideChips } from '../controls/SideChips';
@@ -43,7 +43,7 @@ const OF_GROUP: Record<GroupId, FigureId> = {
 interface Props {
   view: JobView;
   /** The solved spring as it stands; its shape is the figure of the spring. */
-  prediction: AxlePrediction | null;
+  prediction: LeafPrediction | null;
   /** Whether that spring is solved from readings alone. */
   whole: boolean;
   focus: FieldAt | null;
@@ -95,7 +95,7 @@ interface Parts {
   values: Values;
   stateId: string | null;
   side: Side;
-  prediction: AxlePrediction | null;
+  prediction: LeafPrediction | null;
   whole: boolean;
 }
 

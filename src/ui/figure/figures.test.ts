@@ -1,5 +1,5 @@
 import { finish } from '@/core/finish';
-import { predictCentral } from '@/core/height/predict';
+import { predictAxle } from '@/core/suspension/registry';
 import { assemble } from '@/core/measure/assemble';
 import { pointOf, type PointId } from '@/core/measure/points';
 import { flatbedSheet } from '../../../tests/reference/sheets';
@@ -15,7 +15,7 @@ import { endFigure, roadFigure, vehicleFigure, type FieldOf } from './vehicleFig
 
 const full = flatbedSheet([]);
 const empty = { ...full, readings: [] };
-const elevation = finish(predictCentral({ ...assemble(full).input, changes: [] }, false)).sides.left!.states[0]!.old!
+const elevation = finish(predictAxle({ ...assemble(full).input, changes: [] }, false)).sides.left!.states[0]!.old!
   .elevation;
 const field: FieldOf = (point: PointId, side = null, leafId = null): FieldAt => ({
   point,

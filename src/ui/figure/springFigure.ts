@@ -1,5 +1,5 @@
-import { type Elevation } from '@/core/height/elevation';
-import { type Side } from '@/core/height/axleInput';
+import { type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
+import { type Side } from '@/core/vehicle/side';
 import { type PointId } from '@/core/measure/points';
 import { along, angle, leader, level, openLine, ring, upright, type Figure, type ShapeMark } from './marks';
 import { type Values } from './values';

@@ -1,6 +1,6 @@
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
-import { type Side } from '@/core/height/axleInput';
+import { type Side } from '@/core/vehicle/side';
 import { ASSUMED, pointOf, type PointId } from '@/core/measure/points';
 import { provisional } from '@/core/measure/provisional';
 import { readingAt } from '@/core/measure/sheet';

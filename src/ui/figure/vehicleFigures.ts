@@ -1,4 +1,4 @@
-import { SIDES, type Side } from '@/core/height/axleInput';
+import { SIDES, type Side } from '@/core/vehicle/side';
 import { type PointId } from '@/core/measure/points';
 import { type FieldAt } from '../measure/fields';
 import { type Scale } from '../drawing/scale';

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useState, type MouseEvent } from 'react';
 import { sheetOf } from '@/contracts/sheet';
-import { type Side } from '@/core/height/axleInput';
+import { type Side } from '@/core/vehicle/side';
 import { assemble } from '@/core/measure/assemble';
 import { SideChips } from '../controls/SideChips';
 import { Marked } from '../controls/Mark';

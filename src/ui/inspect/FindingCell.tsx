@@ -2,7 +2,7 @@
 import { Select } from 'antd';
 import { useState } from 'react';
 import { type NewFinding } from '@/contracts/job';
-import { type Side } from '@/core/height/axleInput';
+import { type Side } from '@/core/vehicle/side';
 import { consequences, derivedValue, judge, type InspectionRule, type RuleId } from '@/core/inspection/rules';
 import { lengthRule } from '@/core/units/rules';
 import { Chips } from '../controls/Chips';

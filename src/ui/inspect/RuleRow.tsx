@@ -1,5 +1,5 @@
 'use client';
-import { type Side, SIDES } from '@/core/height/axleInput';
+import { type Side, SIDES } from '@/core/vehicle/side';
 import { shopRule, type InspectionRule, type RuleId } from '@/core/inspection/rules';
 import { type JobHandle } from '../job/useJob';
 import { FindingCell } from './FindingCell';

@@ -1,5 +1,5 @@
 import { type JobView } from '@/contracts/job';
-import { type Side } from '@/core/height/axleInput';
+import { type Side } from '@/core/vehicle/side';
 import { type RuleId } from '@/core/inspection/rules';
 import { type PointId } from '@/core/measure/points';
 import { decimalText } from '@/core/units/format';

@@ -1,5 +1,5 @@
 'use client';
-import { printedLedger, type LedgerLine } from '@/core/height/ledger';
+import { printedLedger, type LedgerLine } from '@/core/prediction/ledger';
 import { Length, useLedgerStep } from '../measured/Figure';
 
 interface Props {

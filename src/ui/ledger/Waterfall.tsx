@@ -1,5 +1,5 @@
 'use client';
-import { ledgerBars, printedLedger, type LedgerLine } from '@/core/height/ledger';
+import { ledgerBars, printedLedger, type LedgerLine } from '@/core/prediction/ledger';
 import { useWidth } from '../drawing/useWidth';
 import { useLedgerStep, useLengthText } from '../measured/Figure';
 

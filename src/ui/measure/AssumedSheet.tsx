@@ -1,6 +1,6 @@
 'use client';
 import { type JobView } from '@/contracts/job';
-import { inputLabel } from '@/core/height/axleInput';
+import { inputLabel } from '@/core/suspension/longitudinalLeaf/words';
 import { pointOf } from '@/core/measure/points';
 import { decimalText } from '@/core/units/format';
 import { Sheet } from '../controls/Sheet';

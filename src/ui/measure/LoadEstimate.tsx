@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { axleShares } from '@/core/height/load';
+import { axleShares } from '@/core/vehicle/load';
 import { pointOf } from '@/core/measure/points';
 import { lengthRule, massRule } from '@/core/units/rules';
 import { Chips } from '../controls/Chips';

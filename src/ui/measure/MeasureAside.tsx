@@ -5,7 +5,7 @@ import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { consistency } from '@/core/measure/consistency';
 import { type Assembled } from '@/core/measure/assemble';
-import { SIDES } from '@/core/height/axleInput';
+import { SIDES } from '@/core/vehicle/side';
 import { Sheet } from '../controls/Sheet';
 import { ElevationDrawing } from '../drawing/ElevationDrawing';
 import { Length, PlusMinus } from '../measured/Figure';

@@ -1,6 +1,6 @@
 'use client';
 import { type PackEdit } from '@/contracts/job';
-import { EYE_FORMS } from '@/core/leafpack/eyes';
+import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { ProblemNote } from '../job/ProblemNote';

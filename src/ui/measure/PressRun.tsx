@@ -2,7 +2,7 @@
 import { useId, useState } from 'react';
 import { type Live } from '@/contracts/instrument';
 import { type PressRun as Run } from '@/contracts/job';
-import { type Side } from '@/core/height/axleInput';
+import { type Side } from '@/core/vehicle/side';
 import { SideChips } from '../controls/SideChips';
 import { Marked } from '../controls/Mark';
 import { useInstrument } from '../instruments/useInstruments';

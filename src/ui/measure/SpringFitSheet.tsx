@@ -1,6 +1,6 @@
 import { type ReactNode } from 'react';
-import { type Found } from '@/core/leafpack/fit';
-import { agreementName, type SpringFit } from '@/core/height/springFit';
+import { type Found } from '@/core/suspension/longitudinalLeaf/fit';
+import { agreementName, type SpringFit } from '@/core/suspension/longitudinalLeaf/springFit';
 import { GRAVITY } from '@/core/material/steel';
 import { decimalText } from '@/core/units/format';
 import { Marked } from '../controls/Mark';

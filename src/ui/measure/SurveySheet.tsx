@@ -120,13 +120,14 @@ function SurveyRow({ job, item, verdict }: { job: JobHandle; item: SurveyItem; v
 /** Short slack stops the lifting: a line that comes taut tears before the axle hangs. */
 export function VerdictWord({ verdict }: { verdict: SlackVerdict }) {
   const left = verdict.left === null ? null : <Length mm={verdict.left} signed />;
-  if (verdict.verdict === 'does not fit')
+  if (verdict.state === 'does not fit')
     return (
       <span className="stop-word">
         STOP: too short for this droop{left ? <>, {left} left</> : null}. Free it, or hold the axle up.
       </span>
     );
-  if (verdict.verdict === 'fits')
+  if (verdict.none) return null;
+  if (verdict.state === 'fits')
     return <Marked kind="done">{left ? <>{left} left at full droop</> : 'looked at'}</Marked>;
-  return verdict.verdict === 'not there' ? null : <Marked kind="untouched">not checked</Marked>;
+  return <Marked kind="untouched">not checked</Marked>;
 }

@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
-import { type AxleInput } from '@/core/height/axleInput';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { assemble, type Assembled } from '@/core/measure/assemble';
 import { provisional } from '@/core/measure/provisional';
 import { usePrediction, type LivePreview } from '../prediction/usePrediction';
@@ -14,7 +14,7 @@ export interface Standing extends Pick<LivePreview, 'prediction' | 'refused' | '
   /** How many typical values stand in, for a dotted drawing only. */
   filled: number;
   /** What was solved: no change planned. */
-  input: AxleInput;
+  input: LeafAxleInput;
 }
 
 /** The axle as it stands, solved from its readings; typical values stand in for the drawing where readings are missing. */

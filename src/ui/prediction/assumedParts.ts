@@ -1,7 +1,9 @@
-import { estimatesOf, inputLabel, type AxleInput } from '@/core/height/axleInput';
+import { estimatesOf } from '@/core/estimate/tree';
+import { inputLabel } from '@/core/suspension/longitudinalLeaf/words';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 
 /** Inputs that nobody measured, in words; those without effect on a drawing or height are left out. */
-export function assumedParts(input: AxleInput): string[] {
+export function assumedParts(input: LeafAxleInput): string[] {
   const named = estimatesOf(input)
     .filter(({ path, estimate }) => estimate.origin === 'assumed' && !path.endsWith('departure') && path !== 'tyreRate')
     .filter(({ path, estimate }) => path !== 'block' || estimate.half90 > 0)

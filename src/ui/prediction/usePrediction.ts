@@ -1,13 +1,13 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { type AxleInput } from '@/core/height/axleInput';
-import { type Band } from '@/core/height/band';
-import { type AxlePrediction } from '@/core/height/predict';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { type Band } from '@/core/prediction/band';
+import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
 import { type PredictMessage, type PredictRequest, type StopRequest } from '@/workers/predict.worker';
 import { useWorker } from './useWorker';
 
 export interface Preview {
-  prediction: AxlePrediction | null;
+  prediction: LeafPrediction | null;
   bands: Record<'left' | 'right', Band[] | null> | null;
   refused: { field: string; reason: string } | null;
   /** The solver itself failed: not the readings' fault. */
@@ -37,7 +37,7 @@ const SEED = 20_201;
  * @param samples size of the band's draw; 0 for the central answer only
  * @param ranked whether the central answer ranks its inputs
  */
-export function usePrediction(input: AxleInput | null, samples = 120, ranked = samples > 0): LivePreview {
+export function usePrediction(input: LeafAxleInput | null, samples = 120, ranked = samples > 0): LivePreview {
   const text = useMemo(() => (input ? JSON.stringify(input) : ''), [input]);
   const [answer, setAnswer] = useState<Answer>(IDLE);
   const count = useRef(0);
@@ -68,7 +68,7 @@ export function usePrediction(input: AxleInput | null, samples = 120, ranked = s
     if (text === '') return;
     of.current = text;
     const id = ++count.current;
-    ask({ id, input: JSON.parse(text) as AxleInput, seed: SEED, samples, ranked });
+    ask({ id, input: JSON.parse(text) as LeafAxleInput, seed: SEED, samples, ranked });
   }, [text, samples, ranked, ask]);
 
   const stop = useCallback(() => {

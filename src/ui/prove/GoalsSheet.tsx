@@ -1,6 +1,6 @@
 'use client';
 import { type GoalRow, type JobView } from '@/contracts/job';
-import { SIDES } from '@/core/height/axleInput';
+import { SIDES } from '@/core/vehicle/side';
 import { GOAL_POINTS, goalValue, judgeGoal } from '@/core/height/goals';
 import { pointOf } from '@/core/measure/points';
 import { decimalText } from '@/core/units/format';

@@ -1,7 +1,8 @@
 'use client';
 import { memo, useEffect, useState } from 'react';
-import { type AxleInput, type Side } from '@/core/height/axleInput';
-import { type Where } from '@/core/height/underLoad';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { type Side } from '@/core/vehicle/side';
+import { type Where } from '@/core/suspension/longitudinalLeaf/underLoad';
 import { decimalText } from '@/core/units/format';
 import { fromCore } from '@/core/units/units';
 import { type SpringFigure, type SpringReplyFigure } from '@/workers/springFigure';
@@ -16,7 +17,7 @@ import { useSpring } from './useSpring';
 import { Quantity, useWords } from '../measured/Quantity';
 
 interface Props {
-  input: AxleInput;
+  input: LeafAxleInput;
   side: Side;
   addedLeaf: number | null;
   /** Loads worth a stop: the load states. N on this spring. */

@@ -1,7 +1,8 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { type AxleInput, type Side } from '@/core/height/axleInput';
-import { type Where } from '@/core/height/underLoad';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { type Side } from '@/core/vehicle/side';
+import { type Where } from '@/core/suspension/longitudinalLeaf/underLoad';
 import { type SpringPair, type SpringQuestion, type SpringReach, type SpringReply } from '@/workers/spring.worker';
 import { faultText, useWorker } from '../prediction/useWorker';
 
@@ -20,7 +21,7 @@ export interface LiveSpring {
  * Asks a worker for one spring under a load; the latest question wins. Asked anew whenever the input changes.
  * @param input null = nothing to solve @param least @param most loads that will be asked for, N
  */
-export function useSpring(input: AxleInput | null, side: Side, least: number, most: number): LiveSpring {
+export function useSpring(input: LeafAxleInput | null, side: Side, least: number, most: number): LiveSpring {
   const text = useMemo(() => (input ? JSON.stringify(input) : ''), [input]);
   const [shown, setShown] = useState<LiveSpring['shown']>(null);
   const [reach, setReach] = useState<LiveSpring['reach']>(null);
@@ -52,7 +53,7 @@ export function useSpring(input: AxleInput | null, side: Side, least: number, mo
 
   useEffect(() => {
     if (text === '') return;
-    send({ kind: 'spring', key: ++key.current, input: JSON.parse(text) as AxleInput, side, least, most });
+    send({ kind: 'spring', key: ++key.current, input: JSON.parse(text) as LeafAxleInput, side, least, most });
     if (last.current) ask(last.current.load, last.current.where);
   }, [text, side, least, most, ask, send]);
 

@@ -1,4 +1,4 @@
-import { nestedCurvatures, type Clamp, type Leaf } from '@/core/leafpack/pack';
+import { nestedCurvatures, type Clamp, type Leaf } from '@/core/mechanics/leafpack/pack';
 
 /** A pack loaded past flat, for the comparison with a general-purpose finite-element program. All invented. */
 export interface FemCase {

@@ -1,5 +1,5 @@
-import { clampHalf } from '@/core/leafpack/pack';
-import { PackSolver, rollerForces, type PackShape } from '@/core/leafpack/solve';
+import { clampHalf } from '@/core/mechanics/leafpack/pack';
+import { PackSolver, rollerForces, type PackShape } from '@/core/mechanics/leafpack/solve';
 import { SPRING_STEEL_E } from '@/core/material/steel';
 import { naiveHalf } from '../naivePack';
 import { type FemCase } from './cases';

@@ -1,4 +1,4 @@
-import { clampHalf, depths, reachOf, type Leaf } from '@/core/leafpack/pack';
+import { clampHalf, depths, reachOf, type Leaf } from '@/core/mechanics/leafpack/pack';
 import { SPRING_STEEL_E } from '@/core/material/steel';
 import { type FemCase } from './cases';
 

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { promisify } from 'node:util';
-import { clampHalf } from '@/core/leafpack/pack';
+import { clampHalf } from '@/core/mechanics/leafpack/pack';
 import { CASES, type FemCase } from './cases';
 import { writeDeck, type FemMesh } from './deck';
 import { type FemResult, type FemResults } from './results';

@@ -1,0 +1,9 @@
+import { z } from 'zod';
+import { LEDGER_KINDS } from '@/core/suspension/registry';
+
+export const ledgerLineSchema = z.object({
+  kind: z.enum(LEDGER_KINDS),
+  label: z.string(),
+  value: z.number(),
+  half90: z.number(),
+});

@@ -1,0 +1,165 @@
+import { z } from 'zod';
+import { ORIGINS } from '@/core/estimate/estimate';
+import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { type AxleInput, type AxlePrediction } from '@/core/suspension/registry';
+import { type Band } from '@/core/prediction/band';
+import { ledgerLineSchema } from './ledger';
+
+/*
+ * Records as they were stored. Inputs carry the version of their own schema; an older one is lifted step by step, each step from one
+ * version to the next, so that what was stored once can be read, drawn and solved for ever. A step is never changed.
+ */
+
+const estimate = z.object({ value: z.number(), half90: z.number(), origin: z.enum(ORIGINS) });
+const arrangement = z.enum(['over', 'under']);
+const sized = { front: estimate, rear: estimate, thickness: estimate };
+const cambered = { ...sized, camber: estimate, chord: estimate };
+const branch = z.enum(['loading', 'unloading']);
+
+const leafChange = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('addLeaf'), ...cambered }),
+  z.object({ kind: z.literal('block'), height: estimate }),
+  z.object({ kind: z.literal('shackle'), length: estimate }),
+  z.object({ kind: z.literal('removeLeaf'), leaf: z.number() }),
+  z.object({
+    kind: z.literal('pack'),
+    leaves: z.array(z.object(cambered)),
+    width: estimate,
+    eyeOffset: estimate,
+    used: z.boolean(),
+    byFreeArch: z.boolean().exactOptional(),
+  }),
+  z.object({ kind: z.literal('rearch'), camber: estimate }),
+  z.object({ kind: z.literal('eyes'), form: z.enum(EYE_FORMS), offset: estimate }),
+  z.object({ kind: z.literal('mendLeaf') }),
+  z.object({ kind: z.literal('overAxle'), perch: estimate }),
+]);
+
+const leafSpring = z.object({
+  archTop: estimate,
+  load: estimate,
+  freeArch: estimate.exactOptional(),
+  more: z
+    .object({
+      freeArchTop: estimate.nullable(),
+      states: z.array(
+        z.object({ name: z.string(), load: estimate, archTop: estimate.nullable(), height: estimate.nullable() }),
+      ),
+      press: z.array(z.object({ force: z.number(), archTop: estimate, branch })).exactOptional(),
+    })
+    .exactOptional(),
+  broken: z.object({ leaf: z.number(), end: z.enum(['front', 'rear']), at: z.number() }).exactOptional(),
+});
+const leafSide = z.object({ height: estimate.nullable(), spring: leafSpring.nullable() });
+
+const leafInput: z.ZodType<LeafAxleInput> = z.object({
+  schemaVersion: z.literal(2),
+  kind: z.literal('longitudinalLeaf'),
+  arrangement,
+  block: estimate,
+  tubeDiameter: estimate,
+  perch: estimate,
+  rolled: z.boolean(),
+  pack: z
+    .object({
+      leaves: z.array(z.object({ ...sized, departure: estimate })),
+      width: estimate,
+      seatLength: estimate,
+      inactive: estimate,
+      seatShape: z.enum(['flat', 'concentric', 'unknown']),
+      friction: estimate,
+      eyeOffset: estimate,
+      rateFactor: estimate.exactOptional(),
+    })
+    .nullable(),
+  shackle: z.object({ length: estimate, angle: estimate }),
+  sides: z.object({ left: leafSide, right: leafSide }),
+  tyreRate: estimate,
+  ubolt: z
+    .object({
+      exposed: z.number(),
+      pitch: z.number(),
+      threaded: z.number().optional(),
+      nutHeight: z.number().optional(),
+    })
+    .nullable(),
+  centreBolt: z.object({ nutHeight: z.number(), pitch: z.number(), origin: z.enum(['measured', 'assumed']) }),
+  changes: z.array(leafChange),
+  hanging: z.number().exactOptional(),
+  states: z.array(z.object({ id: z.string(), name: z.string(), extraMass: estimate })),
+  afterReading: z.number(),
+});
+
+type Raw = Record<string, unknown>;
+/** From each version to the next. */
+const UP: Record<number, (was: Raw) => Raw> = {
+  // Axles of one kind only, which went without saying.
+  1: (was) => ({ ...was, schemaVersion: 2, kind: 'longitudinalLeaf' }),
+};
+
+/** A stored input of any version, as one of today's. */
+function lifted(stored: unknown): unknown {
+  let record = stored;
+  for (;;) {
+    const version = z.looseObject({ schemaVersion: z.number() }).safeParse(record).data;
+    const step = version && UP[version.schemaVersion];
+    if (!version || !step) return record;
+    record = step(version);
+  }
+}
+
+/** An immutable input, lifted to the schema of today. */
+export const storedInputSchema = z.preprocess(lifted, leafInput);
+
+/** What is stored of an answer. */
+export interface NewResult {
+  schemaVersion: 1;
+  prediction: AxlePrediction;
+  bands: Record<'left' | 'right', Band[] | null>;
+}
+export type StoredInput = AxleInput;
+
+const band = z.object({ low: z.number(), high: z.number(), half: z.number(), samples: z.number() });
+const figures = z.looseObject({
+  load: z.number(),
+  rate: z.number(),
+  frequency: z.number().nullable(),
+  frictionHeight: z.number(),
+});
+const sidePrediction = z.looseObject({
+  states: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      ledger: z.array(ledgerLineSchema),
+      before: z.number().nullable(),
+      beforeHere: z.number().nullable(),
+      after: z.number().nullable(),
+      change: z.number(),
+      firstOrder: z.number(),
+      contributions: z.array(z.object({ path: z.string(), effect: z.number(), origin: z.enum(ORIGINS) })),
+      old: figures.nullable(),
+      built: figures.nullable(),
+    }),
+  ),
+});
+/** An immutable answer: what every kind of axle has; figures and drawings of its own kind stay as they were stored. */
+export const storedResultSchema = z.object({
+  schemaVersion: z.literal(1),
+  prediction: z.looseObject({
+    coreVersion: z.string(),
+    sides: z.object({ left: sidePrediction.nullable(), right: sidePrediction.nullable() }),
+  }),
+  bands: z.object({ left: z.array(band).nullable(), right: z.array(band).nullable() }),
+});
+
+/** The whole record: from what and to what it was solved. */
+export const predictionRecordSchema = z.object({
+  id: z.uuid(),
+  coreVersion: z.string(),
+  seed: z.number(),
+  samples: z.number(),
+  inputs: storedInputSchema,
+  result: storedResultSchema,
+});

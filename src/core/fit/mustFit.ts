@@ -1,0 +1,164 @@
+import { type UboltVerdict } from '../fastener/ubolt';
+import { stressVerdict, type StandingStress } from '../mechanics/leafpack/stress';
+import { type Arrangement } from '../mechanics/stack/stack';
+import { fitItems, type Answer, type SafetyItem } from '../procedure/safety';
+import { type HubTravel } from '../travel/hubTravel';
+import { slackVerdicts, type SlackItem, type SurveyAnswer } from '../travel/survey';
+import { type Verdict, type VerdictState } from '../verdict';
+import { wedgeText } from './wedge';
+
+/** What a lift or a turn of the axle moves; nothing on the sheet tells yet how far it may go. */
+export const MOVED_ITEMS = ['stopGap', 'shockLength', 'driveline', 'steering'] as const;
+export type MovedItem = (typeof MOVED_ITEMS)[number];
+export type FitItem = 'threads' | 'runOut' | 'stress' | 'located' | SlackItem | SafetyItem | MovedItem;
+export type FitVerdict = Verdict<FitItem>;
+
+/** A plan or one of many ways, as far as it asks what must fit. */
+export interface Work {
+  /** A block or another perch carries the spring afterwards. */
+  located: boolean;
+  /** Leaves are added, taken out or replaced: what they carry must be solved. */
+  otherLeaves: boolean;
+  /** Thread showing and pitch of the old U-bolts were read. */
+  threadsRead: boolean;
+  /** kg that a pack put in the place of the old one may carry; null when nobody knows, absent without one. */
+  packRating?: number | null;
+  /** How the spring lies on the axle afterwards. */
+  arrangement: Arrangement;
+}
+
+/** What a solved plan says of what must fit; the same whether it was solved just now or stored. */
+export interface SolvedFacts {
+  ubolt: UboltVerdict | 'new set' | null;
+  travel: HubTravel | null;
+  /** Both sides as built, in every load state. */
+  standing: readonly StandingStress[];
+  /** How far the axle's nose turns up, rad; absent where it is not told. */
+  noseUp?: number;
+}
+
+/** What people said, looked at and measured. */
+export interface Known {
+  answer: (item: SafetyItem) => Answer;
+  survey: readonly SurveyAnswer[];
+  /** Sides whose spring cannot be solved, and why: a broken main leaf locates nothing. */
+  refused: readonly { side: string; reason: string }[];
+  steered: boolean;
+  driven: boolean;
+  /** Mass on this axle with the heaviest load, kg; null when it was not weighed. */
+  heaviest: number | null;
+}
+
+const ANSWERED: Record<Answer, VerdictState> = { ok: 'fits', notOk: 'does not fit', notChecked: 'not checked' };
+/** A change smaller than this moves nothing that hangs on the frame, mm; a turn smaller than that is no turn, rad. Chosen. */
+const NOTHING = { height: 5, turn: 0.3 * (Math.PI / 180) } as const;
+
+/**
+ * Everything that must fit before a plan is called good, and everything that a way among others would touch: one list, in one
+ * order. A row nobody looked at stays 'not checked'. @param facts null while it is not solved
+ */
+export function mustFit(work: Work, facts: SolvedFacts | null, known: Known): FitVerdict[] {
+  const rows: FitVerdict[] = [];
+  const say = (item: FitItem, state: VerdictState, text = '') => rows.push({ item, state, text });
+  for (const { reason } of known.refused) say('located', 'does not fit', reason);
+  rows.push(...uboltRows(work, facts));
+  const stress = stressVerdict(facts?.standing ?? []);
+  if (stress) rows.push(stress);
+  else if (work.otherLeaves) say('stress', 'not checked', 'The spring is not solved yet.');
+  // Lines that somebody looked at under the vehicle; the card's own two questions cover the rest.
+  for (const line of slackVerdicts(known.survey, facts?.travel ?? null)) {
+    const answer = known.survey.find((a) => a.item === line.item)?.answer;
+    if (answer && answer !== 'none' && answer !== 'notChecked') rows.push(line);
+  }
+  const lift = facts?.travel ? facts.travel.planned - facts.travel.today : null;
+  for (const item of fitItems(work.located)) {
+    const state = ANSWERED[known.answer(item)];
+    if (item === 'rating') rows.push(ratingRow(work, state, known));
+    else say(item, state, item === 'heightSensing' ? sensed(lift) : '');
+  }
+  if (lift !== null) rows.push(...movedRows(work, lift, facts?.noseUp, known));
+  return rows;
+}
+
+function uboltRows(work: Work, facts: SolvedFacts | null): FitVerdict[] {
+  const ubolt = facts?.ubolt ?? null;
+  const both = (threads: VerdictState, runOut: VerdictState, text: string): FitVerdict[] => [
+    { item: 'threads', state: threads, text },
+    { item: 'runOut', state: runOut, text },
+  ];
+  if (ubolt === 'new set')
+    return both('does not fit', 'not checked', 'The spring changes places: new U-bolts, sized to the new stack.');
+  if (ubolt) {
+    // A nut that has run out of thread does not stay on it.
+    const runOut = ubolt.engagement === 'does not fit' ? 'does not fit' : ubolt.runOut;
+    return both(ubolt.engagement, runOut, ubolt.reason);
+  }
+  const text = work.threadsRead ? 'Not solved yet.' : 'Thread showing and pitch are not measured.';
+  return both('not checked', 'not checked', text);
+}
+
+/** The weakest part decides; of a pack from the shelf its own rating is one of them. */
+function ratingRow({ packRating }: Work, answered: VerdictState, { heaviest }: Known): FitVerdict {
+  const say = (state: VerdictState, text: string): FitVerdict => ({ item: 'rating', state, text });
+  if (packRating === undefined) return say(answered, 'No stiffer spring raises what axle, tyres and plate may carry.');
+  if (packRating === null) return say('not checked', 'Nobody knows what this pack may carry.');
+  const carries = `This pack carries ${packRating.toFixed(0)} kg`;
+  if (heaviest === null) return say('not checked', `${carries}; the axle was not weighed.`);
+  const needed = heaviest / 2;
+  return {
+    ...say(
+      packRating >= needed ? 'fits' : 'does not fit',
+      `${carries}, the heaviest load puts ${needed.toFixed(0)} kg on a spring.`,
+    ),
+    figure: {
+      quantity: 'load on a spring',
+      dimension: 'mass',
+      value: needed,
+      limit: packRating,
+      margin: packRating - needed,
+    },
+  };
+}
+
+function sensed(lift: number | null): string {
+  if (lift === null || Math.abs(lift) < NOTHING.height) return '';
+  return lift > 0
+    ? 'Where a valve or sensor reads the height, a raised frame reads as empty and cuts the rear brakes.'
+    : 'Where a valve or sensor reads the height, a lowered frame reads as laden.';
+}
+
+function movedRows(work: Work, lift: number, noseUp: number | undefined, known: Known): FitVerdict[] {
+  const still = Math.abs(lift) < NOTHING.height;
+  const straight = still && Math.abs(noseUp ?? 0) < NOTHING.turn;
+  const by = `${Math.abs(lift).toFixed(0)} mm`;
+  const degrees = noseUp === undefined ? '' : ` ${Math.abs((noseUp * 180) / Math.PI).toFixed(1)}°`;
+  const row = (item: MovedItem, fits: boolean, quiet: string, moved: string): FitVerdict => ({
+    item,
+    state: fits ? 'fits' : 'not checked',
+    text: fits ? quiet : moved,
+  });
+  const pinion =
+    noseUp === undefined ? 'The pinion turns' : `The pinion turns${degrees} ${noseUp >= 0 ? 'up' : 'down'}`;
+  const wedge = noseUp === undefined ? '' : wedgeText(noseUp, work.arrangement);
+  return [
+    row('stopGap', still, 'The gap stays.', `The gap to the bump stop ${lift > 0 ? 'grows' : 'shrinks'} by ${by}.`),
+    row(
+      'shockLength',
+      still,
+      'Its length stays.',
+      `It stands ${by} further ${lift > 0 ? 'out' : 'in'}: look at what is left.`,
+    ),
+    row(
+      'driveline',
+      !known.driven || straight,
+      known.driven ? 'The axle neither rises nor turns.' : 'No shaft drives this axle.',
+      `${pinion} and the shaft’s angles change${wedge}.`,
+    ),
+    row(
+      'steering',
+      !known.steered || straight,
+      known.steered ? 'Caster and drag link stay.' : 'The axle does not steer.',
+      `Caster changes${degrees ? ` by${degrees}` : ''} and the drag link moves: alignment by a qualified shop.`,
+    ),
+  ];
+}

@@ -1,0 +1,30 @@
+import { requireNumber } from '../../errors';
+
+/** Where the spring lies: above the axle tube or below it. */
+export type Arrangement = 'over' | 'under';
+
+/** What stands between the axle's centre and the main leaf, mm. */
+export interface Stack {
+  arrangement: Arrangement;
+  tubeDiameter: number;
+  /** Perch on the side the spring is on. */
+  perch: number;
+  block: number;
+  /** Main leaf's thickness. */
+  main: number;
+  /** All leaves below the main leaf together. */
+  below: number;
+}
+
+/**
+ * Height of the main leaf's mid-surface above the hub centre, mm (negative when the spring hangs under the axle).
+ * Which thickness counts: over the axle everything below the main leaf's mid-surface lifts the frame; under the axle
+ * only what lies above it, so leaves below the main leaf do not count.
+ */
+export function mainLeafAboveHub(stack: Stack): number {
+  requireNumber('tubeDiameter', stack.tubeDiameter, 0, 400);
+  requireNumber('perch', stack.perch, 0, 300);
+  requireNumber('block', stack.block, 0, 300);
+  const shared = stack.tubeDiameter / 2 + stack.perch + stack.block + stack.main / 2;
+  return stack.arrangement === 'over' ? shared + stack.below : -shared;
+}

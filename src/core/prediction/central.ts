@@ -1,0 +1,179 @@
+import { CoreError } from '../errors';
+import { type AxleBase, type KindTypes, type ModelOf, type SuspensionKind } from '../suspension/kind';
+import { hubTravel, type HubTravel } from '../travel/hubTravel';
+import { bounceFrequency } from '../vehicle/load';
+import { SIDES, type Side } from '../vehicle/side';
+import { CORE_VERSION } from '../version';
+import { type LedgerLine } from './ledger';
+import { central, extraLoads, linesOf } from './lines';
+import { effectsOf, type Contribution } from './sensitivity';
+
+/** A band is never shown narrower than this, mm. */
+export const NARROWEST_BAND = 3;
+
+/** One side in one load state, before and after. */
+export interface StatePrediction<T extends KindTypes> {
+  id: string;
+  name: string;
+  ledger: LedgerLine<T['line']>[];
+  /** Measured height before the work in the base state; null without one. */
+  before: number | null;
+  /** Height before the work in this load state; null without a measured one. */
+  beforeHere: number | null;
+  /** Height afterwards in this load state; null without a before height. */
+  after: number | null;
+  change: number;
+  /** First-order 90 % half-width of the height afterwards, mm; never under the narrowest band. */
+  firstOrder: number;
+  /** Inputs by their effect on this height. */
+  contributions: Contribution[];
+  old: T['figures'] | null;
+  built: T['figures'] | null;
+}
+
+/** Ride height over spring load, old and built; heights relative to the base measurement (or to 0 without one), mm. */
+export interface CurvePoint {
+  load: number;
+  old: number;
+  built: number;
+  /** Half-width of the friction band of each, mm: the loading branch stands this much higher, the unloading one lower. */
+  oldFriction: number;
+  builtFriction: number;
+}
+
+interface SideFacts<T extends KindTypes> {
+  states: StatePrediction<T>[];
+  /** Empty without a spring. */
+  curve: CurvePoint[];
+  /** What all readings of this spring say together; null with no more than the least. */
+  fit: T['fit'] | null;
+  /** Why no spring comes near all of its readings, if so. */
+  unfit: string | null;
+  /** Where the hub stands today, as planned and hanging. Not in predictions of older cores. */
+  travel?: HubTravel | null;
+}
+export type SidePrediction<T extends KindTypes> = SideFacts<T> & T['beside'];
+export type Prediction<T extends KindTypes> = T['fasteners'] & {
+  coreVersion: string;
+  sides: Record<Side, SidePrediction<T> | null>;
+};
+
+/** Load states that can be predicted: others than the base need the spring's rate. */
+export const statesFor = <T extends KindTypes>(kind: SuspensionKind<T>, input: T['input'], side: Side) =>
+  kind.solvable(input, side) ? input.states : input.states.slice(0, 1);
+
+/** Share of the friction band that a height reading keeps: half of it once rolled (assumed). */
+export const frictionShare = (input: Pick<AxleBase, 'rolled'>): number => (input.rolled ? 0.5 : 1);
+
+/**
+ * First answer: every ledger line solved, first-order bands and ranked contributions, figures and drawings.
+ * A generator that yields between solves so that a worker can drop stale work.
+ * @param ranked false leaves out bands and ranking, for drawings and for a Monte Carlo of its own
+ * @throws CoreError naming the input when readings contradict one another or no equilibrium exists
+ */
+export function* predictCentral<T extends KindTypes>(
+  kind: SuspensionKind<T>,
+  input: T['input'],
+  ranked = true,
+): Generator<void, Prediction<T>> {
+  const sides: Record<Side, SidePrediction<T> | null> = { left: null, right: null };
+  for (const side of SIDES) {
+    const known = input.sides[side];
+    const needsSpring = input.changes.some((c) => !kind.bySizeAlone(c));
+    if (!known.spring && needsSpring) continue;
+    if (!known.spring && !known.height && side === 'right') continue;
+    const { input: own, fit, unfit } = kind.taught(input, side);
+    sides[side] = { ...(yield* predictSide(kind, own, side, ranked)), fit, unfit };
+  }
+  return { coreVersion: CORE_VERSION, sides, ...kind.fasteners(input, kind.draw(input, central)) };
+}
+
+function* predictSide<T extends KindTypes>(
+  kind: SuspensionKind<T>,
+  input: T['input'],
+  side: Side,
+  ranked: boolean,
+): Generator<void, SidePrediction<T>> {
+  const drawn = kind.draw(input, central);
+  const changes = kind.changes(drawn);
+  const states = statesFor(kind, input, side);
+  const extras = extraLoads(drawn, states.length);
+  const model = kind.model(drawn, side, 'exact');
+  const lines = linesOf(kind, drawn, model, side, states.length);
+  yield;
+  const { squares, contributions } = yield* effectsOf(kind, input, drawn, side, lines, ranked);
+
+  const otherLoad = drawn.sides[side === 'left' ? 'right' : 'left'].spring?.load;
+  const figures = (made: readonly T['change'][], extra: number): T['figures'] | null => {
+    const own = model.figures(made, extra, ranked);
+    if (!own || otherLoad === undefined) return own;
+    return { ...own, frequency: bounceFrequency(own.rate, drawn.tyreRate, own.load + otherLoad + extra) };
+  };
+  const settling = kind.settling(input);
+  const height = drawn.sides[side].height;
+  const base = model.rise([], 0);
+  const predicted = states.map((state, k): StatePrediction<T> => {
+    const extra = extras[k]!;
+    const [old, built] = [figures([], extra), figures(changes, extra)];
+    const friction = (old?.frictionHeight ?? 0) + (built?.frictionHeight ?? 0);
+    const reading = input.afterReading ** 2 + (friction * frictionShare(input)) ** 2;
+    const ledger = lines[k]!.map((line, j) => ({ ...line, half90: Math.sqrt(squares[k]![j]!) }));
+    const total = ledger.at(-1)!;
+    total.half90 = Math.max(NARROWEST_BAND, Math.sqrt(total.half90 ** 2 + reading));
+    ledger.push({ kind: 'settling', label: 'expected later: settling', ...settling });
+    const change = model.rise(changes, extra) - base;
+    return {
+      id: state.id,
+      name: state.name,
+      ledger,
+      before: height,
+      beforeHere: height === null ? null : height + (extra === 0 ? 0 : model.rise([], extra) - base),
+      after: height === null ? null : total.value,
+      change,
+      firstOrder: total.half90,
+      contributions: contributions[k]!,
+      old,
+      built,
+    };
+  });
+  return {
+    states: predicted,
+    curve: curveOf(kind, drawn, model, side),
+    fit: null,
+    unfit: null,
+    travel: hubTravel(model, changes, drawn.sides[side].spring?.load, drawn.hanging),
+    ...kind.beside(drawn, model, lines[0]!),
+  };
+}
+
+/** Loads of the curve as shares of the base load. */
+const CURVE = Array.from({ length: 15 }, (_, k) => 0.2 + k * 0.12);
+
+function curveOf<T extends KindTypes>(
+  kind: SuspensionKind<T>,
+  drawn: T['drawn'],
+  model: ModelOf<T>,
+  side: Side,
+): CurvePoint[] {
+  const load = drawn.sides[side].spring?.load;
+  if (!model.hasSpring || load === undefined) return [];
+  const changes = kind.changes(drawn);
+  const start = (drawn.sides[side].height ?? 0) - model.rise([], 0);
+  return CURVE.flatMap((share) => {
+    try {
+      const extra = load * (share - 1);
+      return [
+        {
+          load: load * share,
+          old: start + model.rise([], extra),
+          built: start + model.rise(changes, extra),
+          oldFriction: model.frictionHeight([], extra),
+          builtFriction: model.frictionHeight(changes, extra),
+        },
+      ];
+    } catch (error) {
+      if (error instanceof CoreError) return [];
+      throw error;
+    }
+  });
+}

@@ -1,0 +1,138 @@
+import { type Estimate, type Uniform } from '../estimate/estimate';
+import { type Drawn } from '../estimate/tree';
+import { type Side } from '../vehicle/side';
+
+/** A load aboard, as it reaches one axle. */
+export interface LoadState {
+  id: string;
+  name: string;
+  /** Mass on this axle beyond the base load state, kg. */
+  extraMass: Estimate;
+}
+
+/** What every axle's input holds, whatever carries it. A kind adds its own fields. */
+export interface AxleBase {
+  /** The kind of suspension: its folder, and its place in the registry. */
+  kind: string;
+  /** Whether the vehicle was rolled before the heights were read. */
+  rolled: boolean;
+  sides: Record<Side, { height: Estimate | null; spring: { load: Estimate } | null }>;
+  tyreRate: Estimate;
+  changes: readonly { kind: string }[];
+  /** Unsprung weight that hangs on each spring when the wheels are off the ground, N. */
+  hanging?: number;
+  /** The base load state first. */
+  states: LoadState[];
+  /** 90 % half-width of the height reading that will prove it, mm. */
+  afterReading: number;
+}
+
+/** What any spring does in one load state of one build. A kind adds its own figures. */
+export interface SpringFigures {
+  /** On one spring, N. */
+  load: number;
+  /** Effective rate on the height of the frame, N/mm. */
+  rate: number;
+  /** Hz; null when the other side's load is unknown. */
+  frequency: number | null;
+  /** Half-width of the friction band on height, mm. */
+  frictionHeight: number;
+}
+
+/**
+ * How exactly a model is solved: for an answer, for the difference that one moved input makes, or for one of many random variants.
+ * The last two may be coarser than the first; only differences to a model of the same care are used of them.
+ */
+export type Care = 'exact' | 'difference' | 'sample';
+
+/** One side of an axle, from which any build and load follows. Heights of the frame above the hub, up to a constant of the vehicle, mm. */
+export interface SideModel<C, F extends SpringFigures> {
+  /** False when only the pieces between hub and frame are known: then no load can be asked for. */
+  readonly hasSpring: boolean;
+  /**
+   * @param changes made to it @param extraLoad beyond the base load, N
+   * @throws CoreError when no equilibrium exists
+   */
+  rise(changes: readonly C[], extraLoad: number): number;
+  /** Half-width of the friction band on height, mm; 0 without a spring. @throws CoreError as `rise` */
+  frictionHeight(changes: readonly C[], extraLoad: number): number;
+  /** null without a spring. @param whole false leaves out what only a reader of figures wants @throws CoreError as `rise` */
+  figures(changes: readonly C[], extraLoad: number, whole: boolean): F | null;
+}
+
+/** One change alone on the measured base, as a line of the ledger, mm. */
+export interface ChangeLine<L extends string = string> {
+  kind: L;
+  label: string;
+  value: number;
+}
+
+/** The types that a kind is made of. */
+export interface KindTypes {
+  input: AxleBase;
+  /** The input with a number for every estimate, and one of its changes. */
+  drawn: Drawn<AxleBase>;
+  change: { kind: string };
+  figures: SpringFigures;
+  /** What its own side model can do besides. */
+  model: object;
+  /** What readings beyond height, load and length taught of a spring. */
+  fit: object;
+  /** What a prediction of one side says besides. */
+  beside: object;
+  /** What a prediction says of the axle's fasteners. */
+  fasteners: object;
+  /** Kinds of its ledger lines. */
+  line: string;
+}
+
+export type ModelOf<T extends KindTypes> = SideModel<T['change'], T['figures']> & T['model'];
+
+/** An input with what its own readings taught; or why no spring comes near all of them. */
+export interface Taught<T extends KindTypes> {
+  input: T['input'];
+  fit: T['fit'] | null;
+  unfit: string | null;
+}
+
+/** A discrete unknown resolved the other way: its name and the axle as it then is. */
+export interface Otherwise<T extends KindTypes> {
+  path: string;
+  drawn: T['drawn'];
+}
+
+/**
+ * What a prediction needs to know of a kind of suspension, and all it knows of it. A new kind is a folder beside this file that
+ * gives one of these, and a line in the registry.
+ */
+export interface SuspensionKind<T extends KindTypes> {
+  readonly id: T['input']['kind'];
+  draw(input: T['input'], pick: (estimate: Estimate, path: string) => number): T['drawn'];
+  changes(drawn: T['drawn']): readonly T['change'][];
+  /** What the readings taught takes the place of what was assumed or computed from sizes. */
+  taught(input: T['input'], side: Side): Taught<T>;
+  /** Whether the change moves the frame by sizes alone, with no spring to be solved. */
+  bySizeAlone(change: T['input']['changes'][number]): boolean;
+  /** Whether the spring of a side is measured far enough to be solved under any load. */
+  solvable(input: T['input'], side: Side): boolean;
+  /**
+   * @param spent a model of nearly the same readings: what it has solved serves as a first guess, it must not be used any more
+   * @throws CoreError when the readings contradict one another or cannot be solved
+   */
+  model(drawn: T['drawn'], side: Side, care: Care, spent?: ModelOf<T>): ModelOf<T>;
+  /** Every change alone, in the words of the ledger. */
+  lines(drawn: T['drawn'], model: ModelOf<T>): ChangeLine<T['line']>[];
+  /** Height that settling is expected to take after the work, mm, 90 %. */
+  settling(input: T['input']): { value: number; half90: number };
+  /** Inputs that may lie on either side of zero; every other one is never drawn below it. */
+  signed: RegExp;
+  /** Each discrete unknown of a side the other way. */
+  otherwise(input: T['input'], drawn: T['drawn'], side: Side): Otherwise<T>[];
+  /** Discrete unknowns settled by chance. @param drawn not changed */
+  settled(drawn: T['drawn'], uniform: Uniform): T['drawn'];
+  /** Friction as drawn over the usual one. */
+  rubbing(input: T['input'], drawn: T['drawn']): number;
+  /** @param side the base load state of the side as predicted: its change lines */
+  beside(drawn: T['drawn'], model: ModelOf<T>, lines: readonly ChangeLine[]): T['beside'];
+  fasteners(input: T['input'], drawn: T['drawn']): T['fasteners'];
+}

@@ -1,0 +1,113 @@
+import { CoreError } from '../../errors';
+import { forcesAtAngle } from '../../mechanics/linkage/installed';
+import { nestedCurvatures, type Leaf, type Pack } from '../../mechanics/leafpack/pack';
+import {
+  EXACT,
+  PackSolver,
+  type EyeForces,
+  type EyeGeometry,
+  type Fineness,
+  type PackShape,
+} from '../../mechanics/leafpack/solve';
+
+export interface NestedPack {
+  leaves: readonly Omit<Leaf, 'curvature'>[];
+  /** How much each leaf's free curvature departs from nesting, as a share of the main leaf's; 0 = nested. */
+  departure?: readonly number[];
+  clamp: Pack['clamp'];
+  youngs: number;
+  eyeOffset: Pack['eyeOffset'];
+  friction: number;
+}
+
+export interface Calibrated {
+  pack: Pack;
+  solver: PackSolver;
+  shape: PackShape;
+  /** Free curvature found for the main leaf, 1/mm. */
+  curvature: number;
+  /** Arch gained per free curvature of the main leaf at this load, mm². */
+  gain: number;
+}
+
+/** The pack with a given free curvature of its main leaf. */
+export function nestedPack(given: NestedPack, curvature: number): Pack {
+  const nested = nestedCurvatures(
+    curvature,
+    given.leaves.map((leaf) => leaf.thickness),
+  );
+  return {
+    leaves: given.leaves.map((leaf, i) => ({
+      ...leaf,
+      curvature: nested[i]! * (1 + (i === 0 ? 0 : (given.departure?.[i] ?? 0))),
+    })),
+    clamp: given.clamp,
+    youngs: given.youngs,
+    eyeOffset: given.eyeOffset,
+    friction: given.friction,
+  };
+}
+
+/**
+ * Free camber cannot be measured on the vehicle: fits one free curvature of nested leaves to arch and load.
+ * @param arch mm, eye line to mid-surface at the pin, in the loaded state @param load N on this spring
+ * @param shackleAngle rad in that state
+ * @param spent the calibration of nearly the same pack; its solver is taken over and must not be used any more
+ * @throws CoreError `no-convergence` when no curvature explains the arch
+ */
+export function calibrateNested(
+  given: NestedPack,
+  arch: number,
+  load: number,
+  shackleAngle: number,
+  fineness: Fineness = EXACT,
+  spent?: Calibrated,
+): Calibrated {
+  const main = given.leaves[0];
+  if (!main) throw new CoreError('bad-input', 'leaves', 'a pack needs at least one leaf');
+  const forces = (share: number) => (at: EyeGeometry) => forcesAtAngle(share * load, shackleAngle, at);
+  if (spent?.solver.retune(nestedPack(given, spent.curvature)))
+    try {
+      return followed(given, arch, forces(1), spent);
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error;
+    }
+  const guess = spent?.curvature ?? (2 * (arch + load / 60)) / (main.front * main.rear);
+  const solver = new PackSolver(nestedPack(given, guess), undefined, fineness);
+  let last: PackShape | undefined;
+  const trial = (curvature: number) => {
+    const pack = nestedPack(given, curvature);
+    solver.recurve(pack.leaves.map((leaf) => leaf.curvature));
+    const shape = solver.march(forces, last);
+    last = shape;
+    return { pack, solver, shape, curvature };
+  };
+  let low = trial(guess);
+  let high = trial(guess + (2 * (arch - low.shape.arch)) / (main.front * main.rear) + 1e-8);
+  let gain = (main.front * main.rear) / 2;
+  for (let k = 0; k < 25; k++) {
+    if (high.curvature !== low.curvature) gain = (high.shape.arch - low.shape.arch) / (high.curvature - low.curvature);
+    const next = trial(high.curvature + (arch - high.shape.arch) / gain);
+    if (Math.abs(next.shape.arch - arch) < 10 * fineness.settled) return { ...next, gain };
+    low = high;
+    high = next;
+  }
+  throw new CoreError('no-convergence', 'loadedArch', 'no free curvature explains this arch under this load');
+}
+
+/** Lets the curvature follow the arch while the shape settles: one solve instead of several. */
+function followed(
+  given: NestedPack,
+  arch: number,
+  forces: (at: EyeGeometry) => EyeForces,
+  { solver, gain, curvature: guess }: Calibrated,
+): Calibrated {
+  let curvature = guess;
+  const shape = solver.settle(forces, undefined, (at) => {
+    const error = arch - at.arch;
+    curvature += error / gain;
+    solver.recurve(nestedPack(given, curvature).leaves.map((leaf) => leaf.curvature));
+    return Math.abs(error);
+  });
+  return { pack: solver.pack, solver, shape, curvature, gain };
+}

@@ -1,0 +1,105 @@
+import { type LoadState } from '../kind';
+import { type Side } from '../../vehicle/side';
+import { type Arrangement } from '../../mechanics/stack/stack';
+import { type EyeForm } from '../../mechanics/leafpack/eyes';
+import { type Estimate } from '../../estimate/estimate';
+
+/** One leaf as measured, from the main leaf down. */
+export interface LeafInput {
+  front: Estimate;
+  rear: Estimate;
+  thickness: Estimate;
+  /** Departure of its free curvature from nesting, as a share of the main leaf's; value 0 when assumed nested. */
+  departure: Estimate;
+}
+
+export interface PackInput {
+  leaves: LeafInput[];
+  width: Estimate;
+  /** Distance over which the U-bolts hold the pack, mm. */
+  seatLength: Estimate;
+  /** Share κ of the seat length that does not bend. */
+  inactive: Estimate;
+  /** Whether the clamp flattens the leaves or keeps their curve; unknown is carried into the band. */
+  seatShape: 'flat' | 'concentric' | 'unknown';
+  friction: Estimate;
+  /** Eye centre above (+) or below (−) the main leaf's mid-surface, mm. */
+  eyeOffset: Estimate;
+  /** Rate over the one computed from the leaves' sizes, once readings have taught it. */
+  rateFactor?: Estimate;
+}
+
+/** What one side's spring was measured to do in the base load state. */
+export interface SpringInput {
+  /** Eye line to the main leaf's top face at the pin, mm. */
+  archTop: Estimate;
+  /** Sprung load, N. */
+  load: Estimate;
+  /** Free arch as read on the bench, where a planned pack is known by its own and the difference counts; to the top face. */
+  freeArch?: Estimate;
+  /** What else was read of this spring: checks it, and teaches its rate and its seat. */
+  more?: MoreReadings;
+  /** A leaf (never the main one) found broken in this pack, mm from the pin; it was broken when the readings were taken. */
+  broken?: { leaf: number; end: 'front' | 'rear'; at: number };
+}
+
+export interface MoreReadings {
+  /** On the bench, centre bolt only: eye line to the main leaf's top face, mm. */
+  freeArchTop: Estimate | null;
+  /** In other load states, each with its own load. */
+  states: { name: string; load: Estimate; archTop: Estimate | null; height: Estimate | null }[];
+  /** In a press, centre bolt only; forces are the press's own, N. */
+  press?: { force: number; archTop: Estimate; branch: 'loading' | 'unloading' }[];
+}
+
+/** One planned change. Lengths mm. */
+export type Change =
+  | { kind: 'addLeaf'; front: Estimate; rear: Estimate; thickness: Estimate; camber: Estimate; chord: Estimate }
+  /** Block height after the work; 0 = none. */
+  | { kind: 'block'; height: Estimate }
+  | { kind: 'shackle'; length: Estimate }
+  /** A leaf below the main one taken out; 0 = main, as the pack stands. */
+  | { kind: 'removeLeaf'; leaf: number }
+  /** Another pack in the place of the old one. `used` packs have settled. */
+  | {
+      kind: 'pack';
+      leaves: { front: Estimate; rear: Estimate; thickness: Estimate; camber: Estimate; chord: Estimate }[];
+      width: Estimate;
+      eyeOffset: Estimate;
+      used: boolean;
+      /** Its curve was told by the free arch of the whole pack, read as the old pack's is. */
+      byFreeArch?: boolean;
+    }
+  /** All leaves curved anew by a specialist, this much more camber over the main leaf's length. */
+  | { kind: 'rearch'; camber: Estimate }
+  /** The same main leaf with its eyes rolled otherwise: eye centre above its mid-surface. */
+  | { kind: 'eyes'; form: EyeForm; offset: Estimate }
+  /** The broken leaf of either side replaced by its like. */
+  | { kind: 'mendLeaf' }
+  /** Spring moved from under to over the axle, on a perch of this height. */
+  | { kind: 'overAxle'; perch: Estimate };
+
+/** Everything a prediction is made from; stored with it, never edited. */
+export interface LeafAxleInput {
+  schemaVersion: 2;
+  kind: 'longitudinalLeaf';
+  arrangement: Arrangement;
+  block: Estimate;
+  tubeDiameter: Estimate;
+  perch: Estimate;
+  /** Whether the vehicle was rolled before the heights were read. */
+  rolled: boolean;
+  pack: PackInput | null;
+  shackle: { length: Estimate; angle: Estimate };
+  sides: Record<Side, { height: Estimate | null; spring: SpringInput | null }>;
+  tyreRate: Estimate;
+  ubolt: { exposed: number; pitch: number; threaded?: number | undefined; nutHeight?: number | undefined } | null;
+  centreBolt: { nutHeight: number; pitch: number; origin: 'measured' | 'assumed' };
+  changes: Change[];
+  /** Unsprung weight that hangs on each spring when the wheels are off the ground, N. */
+  hanging?: number;
+  /** The base load state first. */
+  states: LoadState[];
+  /** 90 % half-width of the height reading that will prove it, mm. */
+  afterReading: number;
+}

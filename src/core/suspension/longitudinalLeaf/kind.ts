@@ -1,0 +1,80 @@
+import { COARSE } from '../../mechanics/leafpack/half';
+import { EXACT, type Fineness } from '../../mechanics/leafpack/solve';
+import { centreBoltLength } from '../../fastener/centreBolt';
+import { uboltAfter, type UboltVerdict } from '../../fastener/ubolt';
+import { draw } from '../../estimate/tree';
+import { type Prediction, type SidePrediction, type StatePrediction } from '../../prediction/central';
+import { type Care, type SuspensionKind } from '../kind';
+import { besideModel, type LeafBeside } from './beside';
+import { builtDepth, clampGrowth } from './built';
+import { type LeafFigures } from './figures';
+import { type LeafAxleInput } from './input';
+import { leafLines, type LeafLine } from './lines';
+import { settlingOf } from './settling';
+import { LeafSideModel, type DrawnChange, type DrawnInput } from './sideModel';
+import { taught, type SpringFit } from './springFit';
+
+/** What a prediction says of the bolts that hold a leaf spring. */
+export interface LeafFasteners {
+  ubolt: UboltVerdict | 'new set' | null;
+  centreBolt: { least: number; most: number; origin: 'measured' | 'assumed' } | null;
+}
+
+export interface LeafTypes {
+  input: LeafAxleInput;
+  drawn: DrawnInput;
+  change: DrawnChange;
+  figures: LeafFigures;
+  model: LeafSideModel;
+  fit: SpringFit;
+  beside: LeafBeside;
+  fasteners: LeafFasteners;
+  line: LeafLine;
+}
+export type LeafPrediction = Prediction<LeafTypes>;
+export type LeafSide = SidePrediction<LeafTypes>;
+export type LeafState = StatePrediction<LeafTypes>;
+
+/** Mesh and how far a contact set is settled, by what is asked of the model. */
+const FINENESS: Record<Care, Fineness> = {
+  exact: EXACT,
+  difference: { settled: 1e-4, divisions: COARSE },
+  sample: { settled: 1e-3, divisions: COARSE },
+};
+
+/** Leaf springs along the frame, hung by a fixed eye in front and a shackle behind. */
+export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
+  id: 'longitudinalLeaf',
+  draw,
+  changes: ({ changes }) => changes,
+  taught,
+  bySizeAlone: (change) => change.kind === 'block',
+  solvable: (input, side) => input.pack !== null && input.sides[side].spring !== null,
+  model: (drawn, side, care, spent) => new LeafSideModel(drawn, side, FINENESS[care], spent),
+  lines: leafLines,
+  settling: settlingOf,
+  signed: /(archTop|freeArch|camber|departure|eyeOffset|offset)$/,
+  otherwise: (input, drawn, side) =>
+    input.pack?.seatShape === 'unknown' && drawn.pack && input.sides[side].spring
+      ? [{ path: 'pack.seatShape', drawn: { ...drawn, pack: { ...drawn.pack, seatShape: 'concentric' } } }]
+      : [],
+  settled: (drawn, uniform) =>
+    drawn.pack?.seatShape === 'unknown'
+      ? { ...drawn, pack: { ...drawn.pack, seatShape: uniform() < 0.5 ? 'flat' : 'concentric' } }
+      : drawn,
+  rubbing: (input, drawn) => {
+    const usual = input.pack?.friction.value ?? 0;
+    return usual > 0 ? (drawn.pack?.friction ?? usual) / usual : 1;
+  },
+  beside: besideModel,
+  fasteners: (input, drawn) => {
+    const growth = clampGrowth(drawn);
+    const { nutHeight, pitch, origin } = input.centreBolt;
+    return {
+      ubolt: growth === undefined ? 'new set' : input.ubolt ? uboltAfter(input.ubolt, growth) : null,
+      centreBolt: drawn.pack
+        ? { ...centreBoltLength(builtDepth(drawn, drawn.changes), nutHeight, pitch), origin }
+        : null,
+    };
+  },
+};

@@ -1,0 +1,53 @@
+import { type ChangeLine, type SideModel } from '../kind';
+import { moveOf, thicknessRise } from './built';
+import { type LeafFigures } from './figures';
+import { type DrawnChange, type DrawnInput } from './sideModel';
+
+/** What a change is called in the ledger of a leaf spring. */
+export const LEAF_LINES = [
+  'mendLeaf',
+  'leafThickness',
+  'leafArch',
+  'removeLeaf',
+  'pack',
+  'rearch',
+  'eyes',
+  'block',
+  'shackle',
+  'overAxle',
+] as const;
+export type LeafLine = (typeof LEAF_LINES)[number];
+
+export const LINE: Record<DrawnChange['kind'], { kind: LeafLine; label: string; thickness?: string }> = {
+  mendLeaf: { kind: 'mendLeaf', label: 'broken leaf made good' },
+  addLeaf: { kind: 'leafArch', label: 'added leaf, arch', thickness: 'added leaf, thickness' },
+  removeLeaf: { kind: 'removeLeaf', label: 'leaf taken out, arch', thickness: 'leaf taken out, thickness' },
+  pack: { kind: 'pack', label: 'other pack, arch and eyes', thickness: 'other pack, thickness' },
+  rearch: { kind: 'rearch', label: 're-arched' },
+  eyes: { kind: 'eyes', label: 'eye form' },
+  block: { kind: 'block', label: 'block' },
+  shackle: { kind: 'shackle', label: 'shackle' },
+  overAxle: { kind: 'overAxle', label: 'spring over the axle' },
+};
+
+/**
+ * Every change alone on the measured base, mm; with a move over the axle, on the moved spring. Leaf thickness in the stack is a line
+ * of its own; a block that goes with a move stands in the move's line.
+ */
+export function leafLines(drawn: DrawnInput, model: SideModel<DrawnChange, LeafFigures>): ChangeLine<LeafLine>[] {
+  const base = model.rise([], 0);
+  const move = moveOf(drawn.changes);
+  const moved = move.length > 0 ? model.rise(move, 0) : base;
+  const alone = (change: DrawnChange): number =>
+    move.includes(change) ? moved - base : model.rise([...move, change], 0) - moved;
+  return drawn.changes.flatMap((change): ChangeLine<LeafLine>[] => {
+    if (move.length > 0 && change.kind === 'block') return [];
+    const line = LINE[change.kind];
+    const thickness = thicknessRise(drawn, change, move);
+    const withBlock = change.kind === 'overAxle' && move.length > 1 ? ', with its block' : '';
+    return [
+      ...(line.thickness ? [{ kind: 'leafThickness' as const, label: line.thickness, value: thickness }] : []),
+      { kind: line.kind, label: line.label + withBlock, value: alone(change) - thickness },
+    ];
+  });
+}

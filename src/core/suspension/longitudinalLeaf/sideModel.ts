@@ -1,0 +1,185 @@
+import { CoreError } from '../../errors';
+import { calibrateNested, type Calibrated } from './calibrate';
+import { withinMain, type Clamp, type Leaf, type Pack } from '../../mechanics/leafpack/pack';
+import { EXACT, PackSolver, type Fineness } from '../../mechanics/leafpack/solve';
+import {
+  pivotFromAngle,
+  solveInstalled,
+  type InstalledState,
+  type ShackleLinkage,
+} from '../../mechanics/linkage/installed';
+import { SPRING_STEEL_E } from '../../material/steel';
+import { mainLeafAboveHub } from '../../mechanics/stack/stack';
+import { type LeafAxleInput, type Change } from './input';
+import { type Drawn } from '../../estimate/tree';
+import { type Side } from '../../vehicle/side';
+import { type SideModel } from '../kind';
+import { builtPack, builtStack, changesPack, mends } from './built';
+import { figuresOf, type LeafFigures } from './figures';
+import { type SideState } from './sideState';
+
+export type DrawnInput = Drawn<LeafAxleInput>;
+export type DrawnChange = Drawn<Change>;
+
+const seatShapeOf = (input: DrawnInput): 'flat' | 'concentric' =>
+  input.pack?.seatShape === 'concentric' ? 'concentric' : 'flat';
+
+const clampOf = (input: DrawnInput): Clamp => ({
+  kind: 'seat',
+  length: input.pack ? input.pack.seatLength * Math.max(0, input.pack.inactive) : 0,
+  shape: seatShapeOf(input),
+});
+
+/** The break of a pack's leaf, where it has one. */
+export const brokenAt = (
+  spring: { broken?: { leaf: number; end: 'front' | 'rear'; at: number } },
+  leaf: number,
+): Pick<Leaf, 'broken'> => {
+  const { broken } = spring;
+  return broken?.leaf === leaf ? { broken: { end: broken.end, at: broken.at } } : {};
+};
+
+/** A pack as some of the changes leave it, with the shapes it was last solved in. */
+interface Build {
+  solver: PackSolver;
+  /** The changes it was made for; absent when taken over from another model: then it must be tuned before use. */
+  changes?: readonly DrawnChange[];
+  /** By load and shackle: where it settled. */
+  solved: Map<string, InstalledState>;
+  /** The same of the model it was taken over from: first guesses. */
+  guesses: Map<string, InstalledState>;
+}
+
+/** The calibrated spring and stack of one side, from which any build and load follows. */
+export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
+  private readonly calibrated: Calibrated | undefined;
+  private readonly pivot: ShackleLinkage | undefined;
+  private readonly baseLoad: number;
+  private readonly freeArch: number | undefined;
+  private readonly builds = new Map<string, Build>();
+
+  /**
+   * @param spent a model of nearly the same readings: its solvers are taken over, it must not be used any more
+   * @throws CoreError when the readings contradict one another or cannot be solved
+   */
+  constructor(
+    private readonly input: DrawnInput,
+    side: Side,
+    private readonly fineness: Fineness = EXACT,
+    spent?: LeafSideModel,
+  ) {
+    for (const [key, { solver, solved }] of spent?.builds ?? [])
+      this.builds.set(key, { solver, solved: new Map(), guesses: solved });
+    const spring = input.sides[side].spring;
+    this.baseLoad = spring?.load ?? 0;
+    this.freeArch = spring?.freeArch;
+    if (!input.pack || !spring) return;
+    const main = input.pack.leaves[0];
+    if (!main) throw new CoreError('bad-input', 'pack.leaves', 'a pack needs at least one leaf');
+    const width = input.pack.width;
+    this.calibrated = calibrateNested(
+      {
+        leaves: input.pack.leaves.map(({ front, rear, thickness }, i) =>
+          withinMain({ front, rear, thickness, width, ...brokenAt(spring, i) }, main),
+        ),
+        departure: input.pack.leaves.map((leaf) => leaf.departure),
+        clamp: clampOf(input),
+        youngs: SPRING_STEEL_E * (input.pack.rateFactor ?? 1),
+        eyeOffset: { front: input.pack.eyeOffset, rear: input.pack.eyeOffset },
+        friction: Math.min(1, Math.max(0, input.pack.friction)),
+      },
+      spring.archTop + main.thickness / 2,
+      spring.load,
+      input.shackle.angle,
+      fineness,
+      spent?.calibrated,
+    );
+    this.pivot = pivotFromAngle(this.calibrated.shape.eyeDistance, input.shackle.length, input.shackle.angle);
+  }
+
+  get hasSpring(): boolean {
+    return this.calibrated !== undefined;
+  }
+
+  get mainCurvature(): number | undefined {
+    return this.calibrated?.curvature;
+  }
+
+  private packAfter(changes: readonly DrawnChange[]): Pack | undefined {
+    return this.calibrated && builtPack(this.calibrated.pack, changes, this.freeArch);
+  }
+
+  private buildOf(changes: readonly DrawnChange[], pack: Pack): Build {
+    const leaves = changes.filter(changesPack);
+    const mended = mends(changes) && this.calibrated!.pack.leaves.some((leaf) => leaf.broken);
+    const key = leaves.length === 0 && !mended ? '' : changes.map((c) => c.kind).join();
+    const known = this.builds.get(key);
+    if (known?.changes && leaves.length === known.changes.length && leaves.every((c, i) => c === known.changes![i]))
+      return known;
+    const guesses = known?.guesses ?? new Map<string, InstalledState>();
+    let solver = this.calibrated!.solver;
+    if (leaves.length > 0 || mended) {
+      const tuned = known && !known.changes && known.solver.retune(pack);
+      solver = tuned ? known.solver : new PackSolver(pack, known?.solver, this.fineness);
+    }
+    const build: Build = { solver, changes: leaves, solved: new Map(), guesses };
+    this.builds.set(key, build);
+    return build;
+  }
+
+  /** The side with some of the changes made, under its base load plus `extraLoad` N. */
+  state(changes: readonly DrawnChange[], extraLoad: number): SideState {
+    const stack = builtStack(this.input, changes);
+    const aboveHub = mainLeafAboveHub(stack);
+    const pack = this.packAfter(changes);
+    if (!pack || !this.calibrated || !this.pivot) return { rise: aboveHub, aboveHub, stack };
+    const build = this.buildOf(changes, pack);
+    const shackle = changes.findLast((c) => c.kind === 'shackle');
+    const linkage = shackle ? { ...this.pivot, length: shackle.length } : this.pivot;
+    const load = this.baseLoad + extraLoad;
+    const key = `${extraLoad}|${shackle?.length ?? ''}`;
+    const start = build.guesses.get(key)?.shape ?? this.calibrated.shape;
+    const state = build.solved.get(key) ?? solveInstalled(build.solver, linkage, load, start);
+    build.solved.set(key, state);
+    const { solver } = build;
+    const seatLength = this.input.pack?.seatLength ?? 0;
+    return { rise: aboveHub - state.seat.y, aboveHub, stack, spring: { solver, linkage, state, load, seatLength } };
+  }
+
+  rise(changes: readonly DrawnChange[], extraLoad: number): number {
+    return this.state(changes, extraLoad).rise;
+  }
+
+  frictionHeight(changes: readonly DrawnChange[], extraLoad: number): number {
+    const { spring } = this.state(changes, extraLoad);
+    // The band on the load over the rate: the rate falls out.
+    return spring ? spring.solver.frictionHalfBand(spring.state.forces, spring.state.shape, 1) : 0;
+  }
+
+  figures(changes: readonly DrawnChange[], extraLoad: number, whole: boolean): LeafFigures | null {
+    const at = (load: number) => this.state(changes, load - this.baseLoad);
+    return figuresOf(this.state(changes, extraLoad), whole ? at : null);
+  }
+
+  /**
+   * Gives up every build but the unchanged one: their solvers are tuned to the next build instead of made anew. What was solved
+   * before must not be asked any more.
+   */
+  recycle(): void {
+    for (const [key, build] of this.builds)
+      if (key !== '') this.builds.set(key, { solver: build.solver, solved: new Map(), guesses: build.solved });
+  }
+
+  private readonly bench = new Map<readonly DrawnChange[], PackSolver>();
+
+  /** The pack with some of the changes made, out of the vehicle, held by its centre bolt only. */
+  onBench(changes: readonly DrawnChange[]): PackSolver | undefined {
+    const known = this.bench.get(changes);
+    if (known) return known;
+    const pack = this.packAfter(changes);
+    if (!pack) return undefined;
+    const solver = new PackSolver({ ...pack, clamp: { kind: 'bolt' } }, undefined, this.fineness);
+    this.bench.set(changes, solver);
+    return solver;
+  }
+}

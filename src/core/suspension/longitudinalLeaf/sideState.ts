@@ -1,0 +1,24 @@
+import { type PackSolver } from '../../mechanics/leafpack/solve';
+import { installedRate, type InstalledState, type ShackleLinkage } from '../../mechanics/linkage/installed';
+import { type Stack } from '../../mechanics/stack/stack';
+
+/** One side of the axle in some build and load. Heights of the frame are relative, mm. */
+export interface SideState {
+  /** Frame above the hub, up to a constant of the vehicle, mm. */
+  rise: number;
+  aboveHub: number;
+  stack: Stack;
+  /** Absent when only the axle stack is known. */
+  spring?: {
+    solver: PackSolver;
+    linkage: ShackleLinkage;
+    state: InstalledState;
+    load: number;
+    /** U-bolt spacing, mm. */
+    seatLength: number;
+  };
+}
+
+/** Effective rate of a solved side, N/mm. */
+export const sideRate = (spring: NonNullable<SideState['spring']>): number =>
+  installedRate(spring.solver, spring.linkage, spring.load, spring.state);

@@ -1,0 +1,2 @@
+export type Side = 'left' | 'right';
+export const SIDES: readonly Side[] = ['left', 'right'];

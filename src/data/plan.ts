@@ -32,16 +32,17 @@ export async function jobPlans(
   tx: Tx,
   jobId: string,
 ): Promise<{ plan: z.infer<typeof planSchema> | undefined; plans: PlanRow[] }> {
-  const heads = await tx.rows(
-    listedSchema,
-    `SELECT l.id, l.name, l.version, l.current, l.updated_at AS "updatedAt", p.name AS "updatedBy"
+  const [heads, rows] = await Promise.all([
+    tx.rows(
+      listedSchema,
+      `SELECT l.id, l.name, l.version, l.current, l.updated_at AS "updatedAt", p.name AS "updatedBy"
        FROM plan l JOIN person p ON p.shop_id = l.shop_id AND p.id = l.updated_by
       WHERE l.job_id = $1 ORDER BY l.made_at, l.name`,
-    [jobId],
-  );
-  const rows = await tx.rows(
-    changeRow.and(z.object({ planId: z.uuid() })),
-    `SELECT plan_id AS "planId", kind, front_mm AS front, front_typed AS "frontTyped", rear_mm AS rear, rear_typed AS "rearTyped",
+      [jobId],
+    ),
+    tx.rows(
+      changeRow.and(z.object({ planId: z.uuid() })),
+      `SELECT plan_id AS "planId", kind, front_mm AS front, front_typed AS "frontTyped", rear_mm AS rear, rear_typed AS "rearTyped",
             thickness_mm AS thickness, thickness_typed AS "thicknessTyped", camber_mm AS camber,
             camber_typed AS "camberTyped", source, height_mm AS height, height_typed AS "heightTyped",
             length_mm AS length, length_typed AS "lengthTyped", leaf_number AS leaf, leaf_typed AS "leafTyped", form,
@@ -50,8 +51,9 @@ export async function jobPlans(
                                                'camber', l.camber_mm, 'camberKnown', l.camber_known) ORDER BY l.ordinal)
                FROM plan_leaf l WHERE l.shop_id = c.shop_id AND l.plan_id = c.plan_id AND l.change = c.ordinal) AS leaves
        FROM plan_change c WHERE plan_id IN (SELECT id FROM plan WHERE job_id = $1) ORDER BY plan_id, ordinal`,
-    [jobId],
-  );
+      [jobId],
+    ),
+  ]);
   const changes = (id: string): ChangeRow[] =>
     rows.filter((row) => row.planId === id).map(({ planId, ...change }) => change as ChangeRow);
   const plans = heads.map(({ id, name, version, current }) => ({ id, name, version, current, changes: changes(id) }));

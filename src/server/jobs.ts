@@ -11,81 +11,95 @@ import {
   vehicleFeatures,
   vehicleSideFindings,
 } from '@/data/inspect';
+import { jobCosts } from '@/data/cost';
 import { jobClosing, jobDefects } from '@/data/defect';
 import { jobDue, shopToday, vehicleOdometer } from '@/data/due';
 import * as jobs from '@/data/job';
-import { jobTorqueReadings, jobTorques } from '@/data/torque';
-import { jobCosts } from '@/data/cost';
 import * as plans from '@/data/plan';
 import { currentReadings, jobDays } from '@/data/reading';
 import { vehicleAxles } from '@/data/shop';
+import { together } from '@/data/together';
+import { jobTorqueReadings, jobTorques } from '@/data/torque';
+
+/** What each part of a job's view is read by; all of one list are read as one statement. */
+const OF_JOB = {
+  job: jobs.jobRow,
+  vehicle: jobs.jobVehicle,
+  axle: jobs.jobAxle,
+  states: jobs.jobStates,
+  pack: jobs.jobPack,
+  leaves: jobs.jobLeaves,
+  readings: currentReadings,
+  days: jobDays,
+  goals: jobs.jobGoals,
+  plans: plans.jobPlans,
+  predictions: plans.jobPredictions,
+  safety: jobs.jobSafety,
+  survey: jobs.jobSurvey,
+  build: jobs.jobBuild,
+  outcomes: jobs.jobOutcomes,
+  due: jobDue,
+  findings: jobFindings,
+  photos: jobPhotos,
+  kit: jobKit,
+  costs: jobCosts,
+  schools: plans.jobSchools,
+  pressRuns: jobPressRuns,
+  torques: jobTorques,
+  torqueReadings: jobTorqueReadings,
+  defects: jobDefects,
+  closing: jobClosing,
+} as const;
+const OF_VEHICLE = {
+  axles: vehicleAxles,
+  sideFindings: vehicleSideFindings,
+  failures: vehicleFailures,
+  features: vehicleFeatures,
+  odometer: vehicleOdometer,
+} as const;
+
+type Reads<Id> = Record<string, (tx: Tx, id: Id) => Promise<unknown>>;
+type Read<R extends Reads<string>> = { [K in keyof R]: Awaited<ReturnType<R[K]>> };
+
+async function readAll<R extends Reads<string>>(tx: Tx, reads: R, id: string): Promise<Read<R>> {
+  const found = await Promise.all(
+    Object.entries(reads).map(async ([name, read]) => [name, await read(tx, id)] as const),
+  );
+  return Object.fromEntries(found) as Read<R>;
+}
 
 /** Everything a page of one job shows. @throws ProblemError not-found */
-export async function loadJob(tx: Tx, id: string): Promise<JobView> {
+export async function loadJob(direct: Tx, id: string): Promise<JobView> {
+  const tx = together(direct);
   const [
-    [job],
-    [vehicle],
-    [axle],
-    states,
-    [pack],
-    leaves,
-    readings,
-    { plan, plans: all },
-    predictions,
-    safety,
-    [build],
-    outcomes,
-    due,
-  ] = [
-    await jobs.jobRow(tx, id),
-    await jobs.jobVehicle(tx, id),
-    await jobs.jobAxle(tx, id),
-    await jobs.jobStates(tx, id),
-    await jobs.jobPack(tx, id),
-    await jobs.jobLeaves(tx, id),
-    await currentReadings(tx, id),
-    await plans.jobPlans(tx, id),
-    await plans.jobPredictions(tx, id),
-    await jobs.jobSafety(tx, id),
-    await jobs.jobBuild(tx, id),
-    await jobs.jobOutcomes(tx, id),
-    await jobDue(tx, id),
-  ];
-  if (!job || !vehicle || !axle || !pack || !plan) throw notFound('This job');
+    {
+      job: [job],
+      vehicle: [vehicle],
+      axle: [axle],
+      pack: [pack],
+      build: [build],
+      closing: [closing],
+      plans,
+      ...own
+    },
+    limits,
+    today,
+  ] = await Promise.all([readAll(tx, OF_JOB, id), shopLimits(tx), shopToday(tx)]);
+  if (!job || !vehicle || !axle || !pack || !plans.plan) throw notFound('This job');
+  const { odometer, ...ofVehicle } = await readAll(tx, OF_VEHICLE, vehicle.id);
   return {
+    ...own,
+    ...ofVehicle,
     job,
     vehicle,
     axle,
-    axles: await vehicleAxles(tx, vehicle.id),
-    findings: await jobFindings(tx, id),
-    photos: await jobPhotos(tx, id),
-    sideFindings: await vehicleSideFindings(tx, vehicle.id),
-    failures: await vehicleFailures(tx, vehicle.id),
-    limits: await shopLimits(tx),
-    kit: await jobKit(tx, id),
-    costs: await jobCosts(tx, id),
-    schools: await plans.jobSchools(tx, id),
-    features: await vehicleFeatures(tx, vehicle.id),
-    pressRuns: await jobPressRuns(tx, id),
-    survey: await jobs.jobSurvey(tx, id),
-    torques: await jobTorques(tx, id),
-    torqueReadings: await jobTorqueReadings(tx, id),
-    defects: await jobDefects(tx, id),
-    closing: (await jobClosing(tx, id))[0] ?? null,
-    odometer: (await vehicleOdometer(tx, vehicle.id))[0] ?? null,
-    today: await shopToday(tx),
-    plans: all,
-    goals: await jobs.jobGoals(tx, id),
-    days: await jobDays(tx, id),
-    states,
     pack,
-    leaves,
-    readings,
-    plan,
-    predictions,
-    safety,
+    limits,
+    today,
+    plan: plans.plan,
+    plans: plans.plans,
     build: build ?? null,
-    outcomes,
-    due,
+    closing: closing ?? null,
+    odometer: odometer[0] ?? null,
   };
 }

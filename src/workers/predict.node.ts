@@ -1,18 +1,18 @@
-// Runs in a server worker thread: solves one prediction and its bands to the end.
-import { parentPort, workerData } from 'node:worker_threads';
-import { type AxleInput, bandsOfAxle, predictAxle } from '@/core/suspension/registry';
-import { finish } from '@/core/finish';
+// Runs in a server worker thread: solves one prediction and its bands to the end. Any other error is the pool's to tell.
 import { CoreError } from '@/core/errors';
+import { finish } from '@/core/finish';
+import { bandsOfAxle, predictAxle, type AxleInput } from '@/core/suspension/registry';
 import { uniformFrom } from './random';
 
-const { input, seed, samples } = workerData as { input: AxleInput; seed: number; samples: number };
-try {
-  // Without a draw only the middle answer is wanted.
-  const prediction = finish(predictAxle(input, samples > 0));
-  const bands =
-    samples > 0 ? finish(bandsOfAxle(input, prediction, uniformFrom(seed), samples)) : { left: null, right: null };
-  parentPort?.postMessage({ prediction, bands });
-} catch (error) {
-  if (error instanceof CoreError) parentPort?.postMessage({ refused: { field: error.field, reason: error.message } });
-  else parentPort?.postMessage({ fault: error instanceof Error ? (error.stack ?? error.message) : String(error) });
+export default function solve({ input, seed, samples }: { input: AxleInput; seed: number; samples: number }) {
+  try {
+    // Without a draw only the middle answer is wanted.
+    const prediction = finish(predictAxle(input, samples > 0));
+    const bands =
+      samples > 0 ? finish(bandsOfAxle(input, prediction, uniformFrom(seed), samples)) : { left: null, right: null };
+    return { answer: { prediction, bands } };
+  } catch (error) {
+    if (error instanceof CoreError) return { refused: { field: error.field, reason: error.message } };
+    throw error;
+  }
 }

@@ -85,7 +85,7 @@ test('the measuring sheet is walked with Enter in measuring order, and every act
   await expect(page.getByLabel('Hub to arch lip, left', { exact: true })).toBeEnabled();
   await focusOn(page.getByLabel('Hub to arch lip, left', { exact: true }));
   const order: string[] = [];
-  for (let k = 0; k < 9; k++) {
+  for (let k = 0; k < 11; k++) {
     order.push(await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? ''));
     await page.keyboard.press('Enter');
   }
@@ -97,6 +97,8 @@ test('the measuring sheet is walked with Enter in measuring order, and every act
     'Ground to arch lip, other axle, right',
     'Hub to hub, this side, left',
     'Hub to hub, this side, right',
+    'Axle load, other axle',
+    'Spring rate, other axle',
     'Ride, 0 to 10',
     'Quiet, 0 to 10',
   ]);

@@ -1,14 +1,25 @@
 import { flatbedSheet } from '../../../tests/reference/sheets';
 import { finish } from '../finish';
 import { assemble } from '../measure/assemble';
-import { bodyPitch, levelOf, sinksBy } from './level';
+import { GRAVITY } from '../material/steel';
+import { type LeafState } from '../suspension/longitudinalLeaf/kind';
+import { bodyPitch, levelOf, sinksBy, type Around } from './level';
 import { ledgerBars, ledgerValue, summarise } from '../prediction/ledger';
 import { predictAxle } from '../suspension/registry';
 
 const prediction = finish(predictAxle(assemble(flatbedSheet()).input));
 
+const CARGO = { mass: 400, station: 2900 };
+const around = (more: Partial<Around> = {}): Around => ({
+  ...{ rake: 40, position: 'rear', wheelbase: 3200, aboard: { laden: CARGO }, tyreRate: 250 },
+  other: { rate: { value: 80, half90: 8, origin: 'calibrated' }, from: 'learned' },
+  ...more,
+});
+const mean = (of: (s: LeafState) => number, k: number) =>
+  (of(prediction.sides.left!.states[k]!) + of(prediction.sides.right!.states[k]!)) / 2;
+
 test('lean is the difference of the two sides’ own ledgers, before and after, in every load state', () => {
-  const levels = levelOf(prediction, 40, 'rear');
+  const levels = levelOf(prediction.sides, around());
   prediction.sides.left!.states.forEach((left, k) => {
     const right = prediction.sides.right!.states[k]!;
     const [l, r] = [summarise(left.ledger), summarise(right.ledger)];
@@ -19,17 +30,31 @@ test('lean is the difference of the two sides’ own ledgers, before and after, 
   expect(levels[0]!.lean!.before).toBeCloseTo(-4, 6);
 });
 
-test('a raised rear adds to the rake, a raised front takes from it; with a load aboard the other axle is not known', () => {
-  const rear = levelOf(prediction, 40, 'rear');
-  const front = levelOf(prediction, 40, 'front');
-  const change =
-    (summarise(prediction.sides.left!.states[0]!.ledger).change +
-      summarise(prediction.sides.right!.states[0]!.ledger).change) /
-    2;
-  expect(rear[0]!.rake!.after).toBeCloseTo(40 + change, 6);
-  expect(front[0]!.rake!.after).toBeCloseTo(40 - change, 6);
-  expect(rear[1]!.rake).toBeNull();
-  expect(levelOf(prediction, null, 'rear')[0]!.rake).toBeNull();
+test('a raised rear adds to the rake, a raised front takes from it, with nothing more aboard', () => {
+  const change = mean((s) => s.change, 0);
+  expect(levelOf(prediction.sides, around())[0]!.rake!.after).toBeCloseTo(40 + change, 6);
+  expect(levelOf(prediction.sides, around({ position: 'front' }))[0]!.rake!.after).toBeCloseTo(40 - change, 6);
+  expect(levelOf(prediction.sides, around({ rake: null }))[0]!.rake).toBeNull();
+});
+
+test('with a load aboard both axles give: each its share by statics, its springs and its tyres', () => {
+  const [, laden] = levelOf(prediction.sides, around());
+  // 400 kg at 2,900 of 3,200 mm: 362.5 kg behind, 37.5 kg in front; tyres of 250 N/mm each under the rear.
+  const rear = (own: number) => own - (362.5 * GRAVITY) / 500;
+  const front = -(37.5 * GRAVITY) / 80;
+  expect(laden!.rake!.before).toBeCloseTo(40 + rear(mean((s) => ledgerValue(s.ledger, 'load'), 1)) - front, 6);
+  expect(laden!.rake!.after).toBeCloseTo(40 + rear(mean((s) => s.change, 1)) - front, 6);
+  expect(laden!.rises!.other.after).toBeCloseTo(front, 6);
+});
+
+test('nothing is told of a laden rake while the other axle is not known; an assumed spring widens the band', () => {
+  expect(levelOf(prediction.sides, around({ other: null }))[1]!.rake).toBeNull();
+  const wide = { rate: { value: 80, half90: 45, origin: 'assumed' as const }, from: 'assumed' as const };
+  const nose = { laden: { mass: 400, station: 300 } };
+  const [, known] = levelOf(prediction.sides, around({ aboard: nose }));
+  const [, guessed] = levelOf(prediction.sides, around({ aboard: nose, other: wide }));
+  expect(guessed!.rake!.after).toBeCloseTo(known!.rake!.after, 6);
+  expect(guessed!.rake!.half90).toBeGreaterThan(2 * known!.rake!.half90);
 });
 
 test('what a load takes is what both states differ by; a body on a wheelbase of 3.2 m turns by half a degree for 28 mm', () => {
@@ -37,8 +62,8 @@ test('what a load takes is what both states differ by; a body on a wheelbase of 
   const [l, r] = [prediction.sides.left!, prediction.sides.right!].map(
     (s) => s.states[0]!.after! - s.states[1]!.after!,
   );
-  expect(sinksBy(prediction, laden.id)).toBeCloseTo((l! + r!) / 2, 6);
-  expect(sinksBy(prediction, 'nowhere')).toBeNull();
+  expect(sinksBy(prediction.sides, laden.id)).toBeCloseTo((l! + r!) / 2, 6);
+  expect(sinksBy(prediction.sides, 'nowhere')).toBeNull();
   expect((bodyPitch(28, 3200) * 180) / Math.PI).toBeCloseTo(0.5, 2);
 });
 

@@ -150,6 +150,21 @@ export const POINTS = {
     2,
     { sided: true },
   ),
+  otherAxleLoad: point(
+    'square',
+    'Axle load, other axle',
+    'Weigh ticket or estimate of the axle that is not worked on. Its springs are assumed from it while nothing better is read.',
+    massRule(100, 16000, 900),
+    0,
+    { loaded: true },
+  ),
+  otherAxleRate: point(
+    'square',
+    'Spring rate, other axle',
+    'One spring of the axle that is not worked on, from its maker or a press. Its lips read again with a load aboard tell it as well.',
+    { dimension: 'rate', unit: 'N/mm', min: 5, max: 3000, expected: 45 },
+    5,
+  ),
   rideScore: point(
     'road',
     'Ride, 0 to 10',

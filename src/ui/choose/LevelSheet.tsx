@@ -1,59 +1,71 @@
 'use client';
+import { useState } from 'react';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
-import { bodyPitch, levelOf, sinksBy } from '@/core/height/level';
+import { bodyPitch, levelOf, sinksBy, type LevelState } from '@/core/height/level';
 import { goalValue } from '@/core/height/goals';
+import { otherAxleOf, type OtherAxle } from '@/core/measure/otherAxle';
 import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
 import { decimalText } from '@/core/units/format';
-import { VehicleSide } from '../drawing/VehicleSide';
-import { figureValues } from '../figure/values';
+import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
+import { VehicleSide } from '../drawing/VehicleSide';
+import { figureValues } from '../figure/values';
 import { Length, PlusMinus } from '../measured/Figure';
+import { useQuantityText } from '../measured/Quantity';
 
-/** How the vehicle stands across and along before and after, and what a load takes of it. */
+/** How the vehicle stands across and along before and after, in every load state. */
 export function LevelSheet({ view, prediction }: { view: JobView; prediction: LeafPrediction }) {
   const base = view.states[0]!;
   const sheet = sheetOf(view, []);
   const { position } = view.axle;
-  const rake = goalValue('rake', sheet.readings, 'before', base.id, position) ?? null;
-  const levels = levelOf(prediction, rake, position);
+  const { wheelbase } = view.vehicle;
   const values = figureValues(view, null);
+  const other = otherAxleOf(sheet);
+  const levels = levelOf(prediction.sides, {
+    rake: goalValue('rake', sheet.readings, 'before', base.id, position) ?? null,
+    position,
+    wheelbase,
+    aboard: Object.fromEntries(view.states.map((s) => [s.id, { mass: s.addedMass, station: s.station }])),
+    tyreRate: values('tyreRate').value,
+    other,
+  });
+  const [picked, setPicked] = useState(base.id);
+  const drawn = levels.find((level) => level.id === picked && level.rises) ?? levels[0];
   const mean = (point: 'groundToLip' | 'otherAxleLip' | 'groundToHub') => {
     const [l, r] = [values(point, 'left'), values(point, 'right')];
     return { value: (l.value + r.value) / 2, known: l.known && r.known };
   };
-  const changes = Object.values(prediction.sides).flatMap((side) => (side?.states[0] ? [side.states[0].change] : []));
-  const change = changes.reduce((sum, c) => sum + c, 0) / Math.max(1, changes.length);
-  const goal = (kind: 'lean' | 'rake') => view.goals.find((g) => g.kind === kind);
-  const judged = (kind: 'lean' | 'rake', after: number) => {
-    const wanted = goal(kind);
-    if (!wanted) return null;
-    const met = Math.abs(after - wanted.target) <= wanted.tolerance;
-    return (
-      <Marked kind={met ? 'done' : 'look'}>
-        {met ? 'as wanted' : 'not as wanted'} (<Length mm={wanted.target} signed unit={false} />{' '}
-        <PlusMinus mm={wanted.tolerance} unit={false} />)
-      </Marked>
-    );
-  };
-  const loads = view.states.slice(1).flatMap((state) => {
-    const down = sinksBy(prediction, state.id);
-    return down === null ? [] : [{ state, down }];
-  });
+  const [own, lip] = [mean('groundToLip'), mean('otherAxleLip')];
+  const change = levels[0]?.rises?.own.after ?? 0;
+  const named = (level: LevelState) => view.states.find((s) => s.id === level.id)?.name ?? '';
+  const told = levels.filter((level) => level.rises);
   return (
     <Sheet title="Level and rake">
-      <VehicleSide
-        wheelbase={view.vehicle.wheelbase}
-        position={position}
-        hub={mean('groundToHub')}
-        own={mean('groundToLip')}
-        other={mean('otherAxleLip')}
-        change={change}
-        stateName={base.name}
-      />
+      {told.length > 1 ? (
+        <Chips
+          label="Load aboard in the drawing"
+          options={told.map((level) => ({ id: level.id, name: named(level) }))}
+          value={drawn?.id ?? null}
+          onPick={setPicked}
+        />
+      ) : null}
+      {drawn?.rises ? (
+        <VehicleSide
+          wheelbase={wheelbase}
+          position={position}
+          hub={mean('groundToHub')}
+          was={{
+            own: { ...own, value: own.value + drawn.rises.own.before },
+            other: { ...lip, value: lip.value + drawn.rises.other.before },
+          }}
+          will={{ own: own.value + drawn.rises.own.after, other: lip.value + drawn.rises.other.after }}
+          stateName={named(drawn)}
+        />
+      ) : null}
       <div className="scroll">
-        <table className="plain">
+        <table className="plain" aria-label="Level in every load state">
           <thead>
             <tr>
               <th scope="col">load state</th>
@@ -68,12 +80,13 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Le
           <tbody>
             {levels.map((level) => (
               <tr key={level.id}>
-                <td>{view.states.find((s) => s.id === level.id)?.name}</td>
+                <td>{named(level)}</td>
                 <td className="number">
                   {level.lean ? (
                     <>
                       <Length mm={level.lean.before} signed unit={false} /> → <Length mm={level.lean.after} signed />{' '}
-                      <PlusMinus mm={level.lean.half90} unit={false} /> {judged('lean', level.lean.after)}
+                      <PlusMinus mm={level.lean.half90} unit={false} />{' '}
+                      <Judged view={view} kind="lean" after={level.lean.after} />
                     </>
                   ) : (
                     <span className="muted">both sides’ heights are needed</span>
@@ -83,13 +96,12 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Le
                   {level.rake ? (
                     <>
                       <Length mm={level.rake.before} signed unit={false} /> → <Length mm={level.rake.after} signed />{' '}
-                      <PlusMinus mm={level.rake.half90} unit={false} /> {judged('rake', level.rake.after)}
+                      <PlusMinus mm={level.rake.half90} unit={false} />{' '}
+                      <Judged view={view} kind="rake" after={level.rake.after} />
                     </>
                   ) : (
                     <span className="muted">
-                      {level.id === base.id
-                        ? 'lips of both axles not measured'
-                        : 'the other axle’s spring is not known'}
+                      {level.rises ? 'lips of both axles not measured' : 'the other axle’s load or spring is not read'}
                     </span>
                   )}
                 </td>
@@ -98,16 +110,70 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Le
           </tbody>
         </table>
       </div>
+      {levels.length > 1 ? <OtherAxleLine other={other} /> : null}
       <p>
-        The body turns by {decimalText(Math.abs((bodyPitch(change, view.vehicle.wheelbase) * 180) / Math.PI), 1)}°, the{' '}
-        {position} {change >= 0 ? 'up' : 'down'}: headlamps are set again.
+        The body turns by {decimalText(Math.abs((bodyPitch(change, wheelbase) * 180) / Math.PI), 1)}°, the {position}{' '}
+        {change >= 0 ? 'up' : 'down'}: headlamps are set again.
       </p>
-      {loads.map(({ state, down }) => (
-        <p key={state.id}>
-          “{state.name}” takes <Length mm={down} /> at this axle
-          {state.items.some((item) => item.kind === 'tongue') ? ': keep that much nose-down for towing' : ''}.
-        </p>
-      ))}
+      {view.states.slice(1).map((state) => {
+        const down = sinksBy(prediction.sides, state.id);
+        const rake = levels.find((level) => level.id === state.id)?.rake;
+        const tongue = state.items.some((item) => item.kind === 'tongue');
+        if (down === null) return null;
+        return (
+          <p key={state.id}>
+            “{state.name}” takes <Length mm={down} /> at this axle
+            {tongue && rake ? (
+              <>
+                ; <Length mm={rake.after} signed /> of rake is left when towing
+              </>
+            ) : tongue ? (
+              ': keep that much nose-down for towing'
+            ) : (
+              ''
+            )}
+            .
+          </p>
+        );
+      })}
     </Sheet>
+  );
+}
+
+/** How the springs of the other axle are known, and what would tell them better. */
+function OtherAxleLine({ other }: { other: OtherAxle | null }) {
+  const text = useQuantityText();
+  if (!other)
+    return (
+      <p className="muted">
+        The load of the other axle, read in Measure, is enough to tell the rake with a load aboard; its lips read again
+        with that load tell it better.
+      </p>
+    );
+  const rate = `${text(other.rate.value, 'rate')} ± ${text(other.rate.half90, 'rate')} from the ground up`;
+  return (
+    <p>
+      {other.from === 'assumed' ? (
+        <span className="assumed">Springs of the other axle assumed from its load: {rate}.</span>
+      ) : (
+        <>
+          The other axle gives {rate}, {other.from === 'learned' ? 'learned from its lips under two loads' : 'as read'}.
+        </>
+      )}{' '}
+      {other.from === 'learned' ? null : 'Its lips read again with a load aboard narrow the band.'}
+    </p>
+  );
+}
+
+/** Whether a goal of lean or rake is met. */
+function Judged({ view, kind, after }: { view: JobView; kind: 'lean' | 'rake'; after: number }) {
+  const wanted = view.goals.find((g) => g.kind === kind);
+  if (!wanted) return null;
+  const met = Math.abs(after - wanted.target) <= wanted.tolerance;
+  return (
+    <Marked kind={met ? 'done' : 'look'}>
+      {met ? 'as wanted' : 'not as wanted'} (<Length mm={wanted.target} signed unit={false} />{' '}
+      <PlusMinus mm={wanted.tolerance} unit={false} />)
+    </Marked>
   );
 }

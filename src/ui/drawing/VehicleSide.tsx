@@ -14,22 +14,21 @@ interface Props {
   wheelbase: number;
   /** Which axle is worked on. */
   position: 'front' | 'rear';
-  /** Ground to hub, and to the arch lips of the axle worked on and of the other one, mm. */
+  /** Ground to hub, mm. */
   hub: Known;
-  own: Known;
-  other: Known;
-  /** Height change at the axle worked on, mm. */
-  change: number;
+  /** Ground to the arch lips of the axle worked on and of the other one, in the load state drawn, mm. */
+  was: { own: Known; other: Known };
+  will: { own: number; other: number };
   stateName: string;
 }
 
 /** The whole vehicle from its left, to scale: as it stands dashed, as it will stand solid, in one load state. */
-export function VehicleSide({ wheelbase, position, hub, own, other, change, stateName }: Props) {
+export function VehicleSide({ wheelbase, position, hub, was, will, stateName }: Props) {
   const [box, width] = useWidth<HTMLElement>(360);
   const { lengths } = useView();
   const lengthText = useLengthText();
   const over = wheelbase * 0.22;
-  const tall = Math.max(own.value, other.value) + Math.max(0, change) + 80;
+  const tall = Math.max(was.own.value, was.other.value, will.own, will.other) + 80;
   const s = fit({ left: -over, right: wheelbase + over, top: tall, bottom: 0 }, width, {
     left: 8,
     right: 8,
@@ -39,13 +38,14 @@ export function VehicleSide({ wheelbase, position, hub, own, other, change, stat
   const ownAt = position === 'rear' ? wheelbase : 0;
   const otherAt = wheelbase - ownAt;
   /** The line through the arch lips, run out to both overhangs. */
-  const line = (atOwn: number) => {
-    const slope = (atOwn - other.value) / (ownAt - otherAt);
-    const y = (x: number) => other.value + slope * (x - otherAt);
+  const line = (own: number, other: number) => {
+    const slope = (own - other) / (ownAt - otherAt);
+    const y = (x: number) => other + slope * (x - otherAt);
     return `M${s.x(-over)} ${s.y(y(-over))}L${s.x(wheelbase + over)} ${s.y(y(wheelbase + over))}`;
   };
-  const known = own.known && other.known;
-  const spoken = `Side view to scale in “${stateName}”: the ${position} goes from ${lengthText(own.value)} to ${lengthText(own.value + change)} at the arch lip.`;
+  const known = was.own.known && was.other.known;
+  const goes = (from: number, to: number) => `goes from ${lengthText(from)} to ${lengthText(to)}`;
+  const spoken = `Side view to scale in “${stateName}”: at the arch lip the ${position} ${goes(was.own.value, will.own)}, the other axle ${goes(was.other.value, will.other)}.`;
   return (
     <figure className="figure-sheet" ref={box}>
       <svg className="drawing" viewBox={`0 0 ${width} ${s.height.toFixed(1)}`} role="img" aria-label={spoken}>
@@ -64,35 +64,30 @@ export function VehicleSide({ wheelbase, position, hub, own, other, change, stat
             <circle cx={s.x(x)} cy={s.y(hub.value)} r="3" fill="var(--ink)" />
           </g>
         ))}
-        <path d={line(own.value)} stroke="var(--graphite)" strokeWidth="1.8" strokeDasharray="7 5" />
-        <path d={line(own.value + change)} stroke="var(--new)" strokeWidth="3" />
-        <g>
-          <line
-            x1={s.x(ownAt)}
-            x2={s.x(ownAt)}
-            y1={s.y(hub.value)}
-            y2={s.y(own.value + change)}
-            stroke="var(--new)"
-            strokeWidth="1.2"
-          />
-          <circle
-            cx={s.x(ownAt)}
-            cy={s.y(own.value)}
-            r="4"
-            fill="var(--sheet)"
-            stroke="var(--graphite)"
-            strokeWidth="1.6"
-          />
-          <circle cx={s.x(ownAt)} cy={s.y(own.value + change)} r="4" fill="var(--new)" />
-          <circle
-            cx={s.x(otherAt)}
-            cy={s.y(other.value)}
-            r="4"
-            fill="var(--sheet)"
-            stroke="var(--ink)"
-            strokeWidth="1.6"
-          />
-        </g>
+        <path
+          d={line(was.own.value, was.other.value)}
+          stroke="var(--graphite)"
+          strokeWidth="1.8"
+          strokeDasharray="7 5"
+        />
+        <path d={line(will.own, will.other)} stroke="var(--new)" strokeWidth="3" />
+        {(['own', 'other'] as const).map((axle) => {
+          const x = s.x(axle === 'own' ? ownAt : otherAt);
+          return (
+            <g key={axle}>
+              <line x1={x} x2={x} y1={s.y(hub.value)} y2={s.y(will[axle])} stroke="var(--new)" strokeWidth="1.2" />
+              <circle
+                cx={x}
+                cy={s.y(was[axle].value)}
+                r="4"
+                fill="var(--sheet)"
+                stroke="var(--graphite)"
+                strokeWidth="1.6"
+              />
+              <circle cx={x} cy={s.y(will[axle])} r="4" fill="var(--new)" />
+            </g>
+          );
+        })}
         <ScaleBar s={s} across={wheelbase + 2 * over} lengths={lengths} left={12} top={s.height - 12} />
       </svg>
       <figcaption className="muted small">

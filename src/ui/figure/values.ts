@@ -44,6 +44,8 @@ export function figureValues(view: JobView, stateId: string | null): Values {
         return of('groundToHub') + of('hubToLip');
       case 'otherAxleLip':
         return of('groundToLip');
+      case 'otherAxleLoad':
+        return of('axleLoad') * 0.8;
       case 'hubToHub':
         return sheet.wheelbase;
       case 'packThickness':

@@ -192,6 +192,15 @@ export function vehicleFigure(values: Values, field: FieldOf, position: 'front' 
           level(given('hubToHub', side), pixel(s, 0, hub.value), pixel(s, wheelbase, hub.value), ground + 34 + 48 * k),
         ),
       );
+      const across = s.x(wheelbase - other) - s.x(other);
+      const roof = s.y(top + 90);
+      dimensions.push(
+        weight(given('otherAxleLoad'), { x: s.x(other), y: ground }, ground + 22),
+        leader(given('otherAxleRate'), pixel(s, other, hub.value * 1.5), {
+          x: s.x(other) + across * 0.32,
+          y: roof + 26,
+        }),
+      );
       return { shapes, dimensions, captions: [] };
     },
   };

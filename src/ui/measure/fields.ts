@@ -17,7 +17,7 @@ export const sameField = (p: FieldAt | null, q: FieldAt | null): boolean =>
   p !== null && q !== null && fieldKey(p) === fieldKey(q);
 
 /** Points read again with another load aboard. */
-export const AGAIN: readonly PointId[] = ['hubToLip', 'loadedArch', 'padLoad', 'axleLoad'];
+export const AGAIN: readonly PointId[] = ['hubToLip', 'loadedArch', 'padLoad', 'axleLoad', 'otherAxleLip'];
 
 /** The fields of one group in the order they are walked. */
 export function groupFields(view: JobView, group: GroupId, stateId = view.states[0]?.id ?? null): FieldAt[] {

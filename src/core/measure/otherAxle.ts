@@ -1,0 +1,94 @@
+import { type Estimate } from '../estimate/estimate';
+import { GRAVITY } from '../material/steel';
+import { axleShares } from '../vehicle/load';
+import { SIDES } from '../vehicle/side';
+import { ASSUMED, POINTS } from './points';
+import { readingAt, type Sheet } from './sheet';
+
+/** The axle that is not worked on, as far as a load aboard moves the body above it. */
+export interface OtherAxle {
+  /** N/mm of the axle as a whole, from the ground to the body: both springs and both tyres. */
+  rate: Estimate;
+  /** How the rate came to be known. */
+  from: 'read' | 'learned' | 'assumed';
+}
+
+/** A bounce frequency to take where nothing of a spring is known, Hz, 90 %. Assumed; from memory of trucks and four-by-fours. */
+const BOUNCE = { low: 1.2, usual: 1.6, high: 2.1 } as const;
+/** Least mass that a load puts on an axle to learn its rate from, kg: less drowns in the tape. Chosen. */
+const LEAST_LOAD = 60;
+
+/**
+ * The rate of the other axle: learned from its arch lips under two loads, else from the rate read of its spring, else assumed from
+ * what it carries. null while none of these was read.
+ */
+export function otherAxleOf(sheet: Sheet): OtherAxle | null {
+  return learned(sheet) ?? read(sheet) ?? assumed(sheet);
+}
+
+/** Both springs and both tyres of an axle as one, N/mm. */
+const inSeries = (spring: number, tyre: number): number => 2 / (1 / spring + 1 / tyre);
+
+function tyreOf(sheet: Sheet): Estimate {
+  const value = readingAt(sheet, { point: 'tyreRate' })?.value;
+  return value === undefined
+    ? { ...ASSUMED.tyreRate, origin: 'assumed' }
+    : { value, half90: POINTS.tyreRate.half90, origin: 'measured' };
+}
+
+function read(sheet: Sheet): OtherAxle | null {
+  const spring = readingAt(sheet, { point: 'otherAxleRate' })?.value;
+  if (spring === undefined) return null;
+  const tyre = tyreOf(sheet);
+  const value = inSeries(spring, tyre.value);
+  const moved = (s: number, t: number) => Math.abs(inSeries(s, t) - value);
+  const half90 = Math.hypot(
+    moved(spring + POINTS.otherAxleRate.half90, tyre.value),
+    moved(spring, tyre.value + tyre.half90),
+  );
+  return { rate: { value, half90, origin: 'catalogue' }, from: 'read' };
+}
+
+/** Mass that a load state adds to the axle that is not worked on, kg. */
+export function extraOtherMass(
+  sheet: Pick<Sheet, 'axle' | 'wheelbase'>,
+  state: { addedMass: number; station: number },
+) {
+  if (state.addedMass === 0) return 0;
+  const shares = axleShares({ mass: state.addedMass, station: state.station }, sheet.wheelbase);
+  return sheet.axle.position === 'rear' ? shares.front : shares.rear;
+}
+
+/** From the load that let the lips down the most. */
+function learned(sheet: Sheet): OtherAxle | null {
+  const [base, ...others] = sheet.states;
+  if (!base) return null;
+  const lips = (stateId: string): number | null => {
+    const both = SIDES.map((side) => readingAt(sheet, { point: 'otherAxleLip', side, stateId })?.value);
+    return both[0] === undefined || both[1] === undefined ? null : (both[0] + both[1]) / 2;
+  };
+  const stood = lips(base.id);
+  if (stood === null) return null;
+  const drops = others.flatMap((state) => {
+    const stands = lips(state.id);
+    const mass = extraOtherMass(sheet, state);
+    return stands !== null && mass >= LEAST_LOAD && stood > stands ? [{ mass, drop: stood - stands }] : [];
+  });
+  const most = drops.toSorted((p, q) => q.mass - p.mass)[0];
+  if (!most) return null;
+  const value = (most.mass * GRAVITY) / most.drop;
+  // Two means of two readings each, and a load that was said, not weighed.
+  const tape = POINTS.otherAxleLip.half90 / most.drop;
+  const half90 = value * Math.hypot(tape, ASSUMED.payloadShare);
+  return { rate: { value, half90, origin: 'calibrated' }, from: 'learned' };
+}
+
+function assumed(sheet: Sheet): OtherAxle | null {
+  const base = sheet.states[0];
+  const mass = base && readingAt(sheet, { point: 'otherAxleLoad', stateId: base.id })?.value;
+  if (!mass) return null;
+  const rate = (hertz: number) => (mass * (2 * Math.PI * hertz) ** 2) / 1000;
+  const value = rate(BOUNCE.usual);
+  const half90 = Math.max(rate(BOUNCE.high) - value, value - rate(BOUNCE.low));
+  return { rate: { value, half90, origin: 'assumed' }, from: 'assumed' };
+}

@@ -13,7 +13,7 @@ const core = (folder, ...allowed) =>
     `src/core/${folder}/`,
     ...allowed.map((p) => `src/core/${p}`),
   ]);
-const INPUTS = ['estimate/', 'vehicle/', 'units/', 'material/', 'thread/'];
+const INPUTS = ['estimate/', 'vehicle/', 'units/', 'material/', 'thread/', 'sheet/'];
 const SPRINGS = [...INPUTS, 'mechanics/', 'fastener/', 'travel/', 'prediction/', 'suspension/'];
 
 /** @type {import('dependency-cruiser').IConfiguration} */
@@ -26,6 +26,7 @@ module.exports = {
     core('material'),
     core('estimate'),
     core('vehicle', 'material/'),
+    core('sheet', 'units/', 'vehicle/', 'thread/'),
     core('mechanics', 'material/'),
     core('fastener', 'estimate/', 'thread/'),
     core('travel', 'vehicle/', 'suspension/kind'),

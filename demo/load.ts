@@ -34,6 +34,8 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
   const { leaves, states, pack } = await editPack(tx, id, {
     ...demo.pack,
     otherSide: 'unknown',
+    eyeFormRear: null,
+    shackleEye: 'below',
     uboltBend: demo.uboltBend ?? null,
     version: first.pack.version,
     leafCount: first.leaves.length,

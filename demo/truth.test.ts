@@ -1,6 +1,6 @@
 import { finish } from '@/core/finish';
 import { predictAxle } from '@/core/suspension/registry';
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { pointOf, type PointId } from '@/core/measure/points';
 import { parseMeasured } from '@/core/units/parse';
 import { uniformFrom } from '@/workers/random';

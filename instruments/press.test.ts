@@ -3,7 +3,7 @@ import { draw } from '@/core/estimate/tree';
 import { LeafSideModel } from '@/core/suspension/longitudinalLeaf/sideModel';
 import { central } from '@/core/prediction/lines';
 import { predictAxle } from '@/core/suspension/registry';
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { flatbedSheet } from '../tests/reference/sheets';
 import { demoPack, pressLoop } from './press';
 

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { finish } from '@/core/finish';
 import { bandsOfAxle, predictAxle } from '@/core/suspension/registry';
 import { fitSpring } from '@/core/suspension/longitudinalLeaf/fit';

@@ -1,9 +1,9 @@
 import { ruleOf } from '@/core/inspection/rules';
-import { assemble, type Assembled } from '@/core/measure/assemble';
+import { assemble, type Assembled } from '@/core/suspension/longitudinalLeaf/assemble';
 import { workOf } from '@/core/fit/leafWork';
 import { mustFit, MOVED_ITEMS, type FitVerdict, type Known, type SolvedFacts } from '@/core/fit/mustFit';
-import { AXLE_CLASSES } from '@/core/measure/points';
-import { axleMassIn } from '@/core/measure/sheet';
+import { AXLE_CLASSES } from '@/core/sheet/axleClass';
+import { axleMassIn } from '@/core/sheet/reading';
 import { type VerdictState } from '@/core/verdict';
 import { type Defect } from './defect';
 import { CHECK_NAMES } from './fitText';

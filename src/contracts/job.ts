@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { AXLE_CLASSES, POINT_IDS, type AxleClass } from '@/core/measure/points';
+import { AXLE_CLASSES, type AxleClass } from '@/core/sheet/axleClass';
+import { POINT_IDS } from '@/core/measure/points';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { BENDS } from '@/core/fastener/uboltOrder';
 import { SURVEY_ITEMS, type SurveyItem } from '@/core/travel/survey';
@@ -7,7 +8,7 @@ import { GOAL_KINDS } from '@/core/height/goals';
 import { RATED_PARTS } from '@/core/vehicle/rating';
 import { AXLE_POSITIONS, SUSPENSION_IDS } from '@/core/suspension/names';
 import { RULE_IDS, VERDICTS } from '@/core/inspection/rules';
-import { LOAD_KINDS } from '@/core/measure/sheet';
+import { LOAD_KINDS } from '@/core/sheet/reading';
 import { UNITS, type UnitId } from '@/core/units/units';
 import { ANSWERS, SAFETY_ITEMS } from '@/core/procedure/safety';
 import { costLineSchema } from './cost';
@@ -133,7 +134,11 @@ export const stateSchema = z.object({
 export const packSchema = z.object({
   id,
   eyeForm: z.enum(EYE_FORMS).nullable(),
+  /** null where the rear eye is like the front one. */
+  eyeFormRear: z.enum(EYE_FORMS).nullable(),
   seatShape: z.enum(['flat', 'concentric', 'unknown']),
+  /** Where the shackle's eye is against its pivot in the frame; null when nobody looked. */
+  shackleEye: z.enum(['below', 'above']).nullable(),
   rusty: z.boolean(),
   /** Whether the other side's pack is like the one measured. */
   otherSide: z.enum(['same', 'different', 'unknown']),
@@ -551,7 +556,9 @@ export type NewDay = z.infer<typeof newDaySchema>;
 export const packEditSchema = z.object({
   version: z.number().int(),
   eyeForm: z.enum(EYE_FORMS).nullable(),
+  eyeFormRear: z.enum(EYE_FORMS).nullable().default(null),
   seatShape: z.enum(['flat', 'concentric', 'unknown']),
+  shackleEye: z.enum(['below', 'above']).nullable().default(null),
   rusty: z.boolean(),
   otherSide: z.enum(['same', 'different', 'unknown']).default('unknown'),
   uboltBend: z.enum(BENDS).nullable().default(null),

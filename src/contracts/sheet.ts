@@ -1,4 +1,4 @@
-import { type PlannedChange, type Sheet } from '@/core/measure/sheet';
+import { type PlannedChange, type Sheet } from '@/core/suspension/longitudinalLeaf/sheet';
 import { SIDES } from '@/core/vehicle/side';
 import { type JobView } from './job';
 import { type ChangeRow } from './plan';

@@ -70,10 +70,11 @@ const leafInput: z.ZodType<LeafAxleInput> = z.object({
       seatShape: z.enum(['flat', 'concentric', 'unknown']),
       friction: estimate,
       eyeOffset: estimate,
+      eyeOffsetRear: estimate.exactOptional(),
       rateFactor: estimate.exactOptional(),
     })
     .nullable(),
-  shackle: z.object({ length: estimate, angle: estimate }),
+  shackle: z.object({ length: estimate, angle: estimate, eye: z.enum(['below', 'above']).exactOptional() }),
   sides: z.object({ left: leafSide, right: leafSide }),
   tyreRate: estimate,
   ubolt: z

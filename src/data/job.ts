@@ -65,7 +65,7 @@ export const jobStates = (tx: Tx, id: string) =>
 export const jobPack = (tx: Tx, id: string) =>
   tx.rows(
     packSchema,
-    `SELECT k.id, k.eye_form AS "eyeForm", k.seat_shape AS "seatShape", k.rusty, k.other_side AS "otherSide", k.ubolt_bend AS "uboltBend",
+    `SELECT k.id, k.eye_form AS "eyeForm", k.seat_shape AS "seatShape", k.eye_form_rear AS "eyeFormRear", k.shackle_eye AS "shackleEye", k.rusty, k.other_side AS "otherSide", k.ubolt_bend AS "uboltBend",
             k.version, k.updated_at AS "updatedAt",
             p.name AS "updatedBy"
        FROM pack k JOIN person p ON p.shop_id = k.shop_id AND p.id = k.updated_by WHERE k.job_id = $1`,
@@ -317,10 +317,21 @@ export const insertPack = (tx: Tx, id: string, jobId: string) =>
 
 export const updatePack = (tx: Tx, jobId: string, edit: PackEdit) =>
   tx.run(
-    `UPDATE pack SET eye_form = $3, seat_shape = $4, rusty = $5, other_side = $6, ubolt_bend = $8, version = version + 1,
+    `UPDATE pack SET eye_form = $3, seat_shape = $4, rusty = $5, other_side = $6, ubolt_bend = $8, eye_form_rear = $9, shackle_eye = $10, version = version + 1,
             updated_by = $7, updated_at = now()
       WHERE job_id = $1 AND version = $2`,
-    [jobId, edit.version, edit.eyeForm, edit.seatShape, edit.rusty, edit.otherSide, tx.person, edit.uboltBend],
+    [
+      jobId,
+      edit.version,
+      edit.eyeForm,
+      edit.seatShape,
+      edit.rusty,
+      edit.otherSide,
+      tx.person,
+      edit.uboltBend,
+      edit.eyeFormRear,
+      edit.shackleEye,
+    ],
   );
 
 /** Brings back a removed leaf of this ordinal or makes a new one. */

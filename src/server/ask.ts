@@ -11,7 +11,7 @@ import {
   type VehicleEdit,
 } from '@/contracts/job';
 import { conflict, notFound, ProblemError } from '@/contracts/problem';
-import { lumped } from '@/core/measure/sheet';
+import { lumped } from '@/core/sheet/reading';
 import { type Tx } from '@/data/client';
 import { insertFeature, putKitItem } from '@/data/inspect';
 import * as jobs from '@/data/job';

@@ -10,7 +10,7 @@ import { sheetOf } from '@/contracts/sheet';
 import { type NewTorque, type NewTorqueReading } from '@/contracts/torque';
 import { boltsOf, notFinal, RETORQUE } from '@/core/fastener/joints';
 import { missingFor } from '@/core/suspension/longitudinalLeaf/missing';
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { factsOf } from '@/core/fit/leafWork';
 import { SUPPORT_ITEMS } from '@/core/procedure/safety';
 import { parseMeasured } from '@/core/units/parse';

@@ -8,7 +8,7 @@ import { sheetOf } from '@/contracts/sheet';
 import { type BenchPack } from '@/core/bench/benchPack';
 import { standingPack, type StandingPack } from '@/core/bench/standing';
 import { CoreError } from '@/core/errors';
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { type PointId } from '@/core/measure/points';
 import { type Tx } from '@/data/client';
 import { insertCost, updateCost } from '@/data/cost';

@@ -5,7 +5,7 @@ import { planText } from '@/contracts/planText';
 import { conflict, ProblemError } from '@/contracts/problem';
 import { SIDES } from '@/core/vehicle/side';
 import { missingFor } from '@/core/suspension/longitudinalLeaf/missing';
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { CORE_VERSION } from '@/core/version';
 import { insertLedger, insertPrediction } from '@/data/plan';
 import { loadJob } from './jobs';

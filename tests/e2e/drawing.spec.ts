@@ -2,7 +2,7 @@ import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { finish } from '@/core/finish';
 import { predictAxle } from '@/core/suspension/registry';
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { DEMO, expect, test } from './shop';
 
 test('drawn eyes, seat and hub equal the solution within half a pixel', async ({ page, request }) => {

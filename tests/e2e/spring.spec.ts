@@ -1,7 +1,7 @@
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { SpringUnderLoad, type SpringAnswer, type SpringView } from '@/core/suspension/longitudinalLeaf/underLoad';
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { DEMO, expect, test, typeInto } from './shop';
 
 const shown = (answer: SpringAnswer | null): SpringView => {

@@ -1,6 +1,7 @@
-import { assemble } from '@/core/measure/assemble';
-import { POINTS, type Point } from '@/core/measure/points';
-import { type PlannedChange, type Sheet, type SheetReading } from '@/core/measure/sheet';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
+import { POINTS } from '@/core/measure/points';
+import { type Point } from '@/core/sheet/point';
+import { type PlannedChange, type Sheet, type LeafReading } from '@/core/suspension/longitudinalLeaf/sheet';
 import { draw } from '@/core/estimate/tree';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { LeafSideModel } from '@/core/suspension/longitudinalLeaf/sideModel';
@@ -42,7 +43,7 @@ function trueSheet(u: Uniform): Sheet {
   };
   const readings = base.readings
     .filter((r) => r.leafId === null || leafIds.includes(r.leafId))
-    .map((r): SheetReading => {
+    .map((r): LeafReading => {
       const leaf = r.leafId === null ? 0 : leafIds.indexOf(r.leafId);
       const share = 1 - leaf / (leaves + 1);
       if (r.point === 'leafThickness') return { ...r, value: thickness };
@@ -70,7 +71,7 @@ function trueSheet(u: Uniform): Sheet {
 
 /** What the mechanic writes down: truth, error, and the division of the tape or caliper. */
 function readSheet(truth: Sheet, shop: LeafAxleInput, u: Uniform): Sheet {
-  const readings = truth.readings.map((r): SheetReading => {
+  const readings = truth.readings.map((r): LeafReading => {
     // No block is seen, not measured.
     if (r.value === 0) return r;
     const { half90, rule } = POINTS[r.point] as Point;

@@ -6,7 +6,7 @@ import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { ledgerValue } from '@/core/prediction/ledger';
 import { NARROWEST_BAND } from '@/core/prediction/central';
 import { predictAxle } from '@/core/suspension/registry';
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { candidatesFor, type Candidate } from '@/core/selection/generate';
 import { NO_LIMITS, type Limits } from '@/core/selection/parts';
 import { search } from '@/core/selection/search';

@@ -1,5 +1,5 @@
 import { type PointId } from '@/core/measure/points';
-import { type PlannedChange, type Sheet, type SheetReading } from '@/core/measure/sheet';
+import { type PlannedChange, type Sheet, type LeafReading } from '@/core/suspension/longitudinalLeaf/sheet';
 
 /** Where a test reading belongs. */
 interface At {
@@ -10,7 +10,7 @@ interface At {
 /** Builds measuring sheets for tests: an invented rear axle, six leaves, one leaf to be added. Core units. */
 export function flatbedSheet(changes: readonly PlannedChange[] = [ADDED_LEAF]): Sheet {
   const leafIds = ['a', 'b', 'c', 'd', 'e', 'f'];
-  const readings: SheetReading[] = [];
+  const readings: LeafReading[] = [];
   const read = (point: PointId, value: number, { side, leaf }: At = {}) => {
     const loaded = ['hubToLip', 'loadedArch', 'padLoad', 'axleLoad', 'shackleAngle'].includes(point);
     readings.push({

@@ -1,5 +1,5 @@
 import { axleShares, bounceFrequency, springLoads } from '@/core/vehicle/load';
-import { lumped } from '@/core/measure/sheet';
+import { lumped } from '@/core/sheet/reading';
 import { UNITS, fromCore } from '@/core/units/units';
 
 /*

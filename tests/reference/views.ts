@@ -1,5 +1,5 @@
 import { type JobView } from '@/contracts/job';
-import { type Sheet } from '@/core/measure/sheet';
+import { type Sheet } from '@/core/suspension/longitudinalLeaf/sheet';
 import { flatbedSheet } from './sheets';
 
 /** A job's view around a measuring sheet, with only what figures and sheets read of it. */

@@ -12,7 +12,7 @@ import {
 } from '../mechanics/leafpack/pack';
 import { PackSolver, rateOnRollers, type PackShape } from '../mechanics/leafpack/solve';
 import { SPRING_STEEL_E } from '../material/steel';
-import { ASSUMED } from '../measure/points';
+import { ASSUMED } from '../suspension/longitudinalLeaf/assumed';
 import { curvatureOfArch, eyeOffset } from '../mechanics/leafpack/eyes';
 import { type BenchPack } from './benchPack';
 

@@ -1,7 +1,7 @@
 import { flatbedSheet } from '../../../tests/reference/sheets';
 import { finish } from '../finish';
-import { assemble } from '../measure/assemble';
-import { type PlannedChange } from '../measure/sheet';
+import { assemble } from '../suspension/longitudinalLeaf/assemble';
+import { type PlannedChange } from '../suspension/longitudinalLeaf/sheet';
 import { type Answer, type SafetyItem } from '../procedure/safety';
 import { predictAxle } from '../suspension/registry';
 import { hubDrop } from '../travel/hubTravel';

@@ -1,4 +1,4 @@
-import { type SheetReading } from '../measure/sheet';
+import { type SheetReading } from '../sheet/reading';
 import { goalValue, judgeGoal } from './goals';
 
 const reading = (point: SheetReading['point'], side: SheetReading['side'], value: number): SheetReading => ({

@@ -1,6 +1,6 @@
 import { type Side } from '../vehicle/side';
 import { type PointId } from '../measure/points';
-import { type Phase, type SheetReading } from '../measure/sheet';
+import { type Phase, type SheetReading } from '../sheet/reading';
 
 /** What a goal besides the height change is about, and how it is measured. */
 export const GOAL_KINDS = ['lean', 'rake', 'square', 'ride', 'noise'] as const;

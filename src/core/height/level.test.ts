@@ -1,6 +1,6 @@
 import { flatbedSheet } from '../../../tests/reference/sheets';
 import { finish } from '../finish';
-import { assemble } from '../measure/assemble';
+import { assemble } from '../suspension/longitudinalLeaf/assemble';
 import { GRAVITY } from '../material/steel';
 import { type LeafState } from '../suspension/longitudinalLeaf/kind';
 import { bodyPitch, levelOf, sinksBy, type Around } from './level';

@@ -2,7 +2,7 @@ import { flatbedSheet } from '../../../tests/reference/sheets';
 import { GRAVITY } from '../material/steel';
 import { otherAxleOf } from './otherAxle';
 import { type PointId } from './points';
-import { type Sheet } from './sheet';
+import { type Sheet } from '../suspension/longitudinalLeaf/sheet';
 
 const LADEN = { id: 'laden', name: 'laden', addedMass: 400, station: 400 };
 function sheet(...read: [point: PointId, value: number, stateId?: string][]): Sheet {

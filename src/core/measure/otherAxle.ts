@@ -2,8 +2,10 @@ import { type Estimate } from '../estimate/estimate';
 import { GRAVITY } from '../material/steel';
 import { axleShares } from '../vehicle/load';
 import { SIDES } from '../vehicle/side';
-import { ASSUMED, POINTS } from './points';
-import { readingAt, type Sheet } from './sheet';
+import { ASSUMED } from '../suspension/longitudinalLeaf/assumed';
+import { POINTS } from './points';
+import { readingAt } from '../sheet/reading';
+import { type Sheet } from '../suspension/longitudinalLeaf/sheet';
 
 /** The axle that is not worked on, as far as a load aboard moves the body above it. */
 export interface OtherAxle {

@@ -1,5 +1,5 @@
-import { assemble } from '../measure/assemble';
-import { type PlannedChange } from '../measure/sheet';
+import { assemble } from '../suspension/longitudinalLeaf/assemble';
+import { type PlannedChange } from '../suspension/longitudinalLeaf/sheet';
 import { flatbedSheet } from '../../../tests/reference/sheets';
 import { uniformFrom } from '@/workers/random';
 import { type LeafAxleInput } from '../suspension/longitudinalLeaf/input';

@@ -5,7 +5,7 @@ import {
   curvatureFromCamber,
   nestedCurvatures,
 } from '../mechanics/leafpack/pack';
-import { ASSUMED } from '../measure/points';
+import { ASSUMED } from '../suspension/longitudinalLeaf/assumed';
 import {
   blockEstimate,
   eyesEstimate,
@@ -15,7 +15,7 @@ import {
   rearchEstimate,
   shackleEstimate,
   widthEstimate,
-} from '../measure/partEstimates';
+} from '../suspension/longitudinalLeaf/partEstimates';
 import { curvatureOfArch, eyeOffset } from '../mechanics/leafpack/eyes';
 import { type PartLeaf } from '../parts/kinds';
 import { refusal, type Limits, type StockPart, type Suiting } from './parts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { flatbedSheet } from '../../../tests/reference/sheets';
-import { assemble } from '../measure/assemble';
+import { assemble } from '../suspension/longitudinalLeaf/assemble';
 import { PART_KIND_IDS, type PartLeaf } from '../parts/kinds';
 import { candidatesFor, packCambers } from './generate';
 import { NO_LIMITS, refusal, type StockPart, type Suiting } from './parts';

@@ -5,8 +5,10 @@ import { builtDepth, builtStack } from '../suspension/longitudinalLeaf/built';
 import { central } from '../prediction/lines';
 import { threadNamed } from '../thread/thread';
 import { uboltOrders, type Bend, type UboltOrder } from '../fastener/uboltOrder';
-import { ASSUMED, type PointId } from '../measure/points';
-import { readingAt, type Sheet } from '../measure/sheet';
+import { ASSUMED } from '../suspension/longitudinalLeaf/assumed';
+import { type PointId } from '../measure/points';
+import { readingAt } from '../sheet/reading';
+import { type Sheet } from '../suspension/longitudinalLeaf/sheet';
 
 /** What was read of the U-bolts and of what they clamp besides the stack of the axle. */
 export interface UboltFacts {

@@ -1,5 +1,7 @@
 import { type Estimate, type Uniform } from '../estimate/estimate';
 import { type Drawn } from '../estimate/tree';
+import { type Point, type PointGroup } from '../sheet/point';
+import { type AxleSheet } from '../sheet/reading';
 import { type Side } from '../vehicle/side';
 
 /** A load aboard, as it reaches one axle. */
@@ -67,8 +69,26 @@ export interface ChangeLine<L extends string = string> {
   value: number;
 }
 
+/** A reading that an answer still waits for. */
+export interface Wanting<P extends string = string> {
+  point: P;
+  side: Side | null;
+  leafId: string | null;
+}
+
+/** Readings put together into an input, as far as they go. */
+export interface Assembly<I, P extends string = string> {
+  input: I;
+  /** In measuring order; empty when everything that needs the spring can be answered. */
+  missing: Wanting<P>[];
+  /** Sides whose spring cannot be solved whatever is read, and why. */
+  refused: { side: Side; reason: string }[];
+}
+
 /** The types that a kind is made of. */
 export interface KindTypes {
+  /** What was read, seen and planned of its axle. */
+  sheet: AxleSheet;
   input: AxleBase;
   /** The input with a number for every estimate, and one of its changes. */
   drawn: Drawn<AxleBase>;
@@ -107,6 +127,11 @@ export interface Otherwise<T extends KindTypes> {
  */
 export interface SuspensionKind<T extends KindTypes> {
   readonly id: T['input']['kind'];
+  readonly name: string;
+  /** What is read of it besides what is read of every axle, and the groups that stand in, in measuring order. */
+  readonly groups: readonly PointGroup[];
+  readonly points: Readonly<Record<string, Point>>;
+  assemble(sheet: T['sheet']): Assembly<T['input']>;
   draw(input: T['input'], pick: (estimate: Estimate, path: string) => number): T['drawn'];
   changes(drawn: T['drawn']): readonly T['change'][];
   /** What the readings taught takes the place of what was assumed or computed from sizes. */

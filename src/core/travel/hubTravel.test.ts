@@ -3,8 +3,8 @@ import { draw } from '../estimate/tree';
 import { LeafSideModel, type DrawnInput } from '../suspension/longitudinalLeaf/sideModel';
 import { sideRate } from '../suspension/longitudinalLeaf/sideState';
 import { central } from '../prediction/lines';
-import { assemble } from '../measure/assemble';
-import { type PlannedChange } from '../measure/sheet';
+import { assemble } from '../suspension/longitudinalLeaf/assemble';
+import { type PlannedChange } from '../suspension/longitudinalLeaf/sheet';
 import { hubTravel } from './hubTravel';
 import { slackVerdicts } from './survey';
 

@@ -27,3 +27,7 @@ ALTER TABLE fastener DROP CONSTRAINT fastener_kind_check,
 
 -- Asked before a load state is dropped; walked through whole until now.
 CREATE INDEX ledger_line_of_state ON ledger_line (shop_id, load_state_id);
+
+-- A shackle whose eye stands above its pivot is pulled, and a longer one lowers the frame; eyes may differ. Unknown stays unknown.
+ALTER TABLE pack ADD COLUMN eye_form_rear text CHECK (eye_form_rear IN ('upturned', 'berlin', 'downturned')),
+  ADD COLUMN shackle_eye text CHECK (shackle_eye IN ('below', 'above'));

@@ -1,7 +1,7 @@
 'use client';
 import { Select } from 'antd';
 import { type LoadItem } from '@/contracts/job';
-import { LOAD_KINDS, lumped, type LoadKind } from '@/core/measure/sheet';
+import { LOAD_KINDS, lumped, type LoadKind } from '@/core/sheet/reading';
 import { TextField } from '../controls/TextField';
 import { Length } from '../measured/Figure';
 import { TypedField, type Typed } from '../measured/TypedField';

@@ -3,7 +3,7 @@ import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { ratingGuard, type RatedPart } from '@/core/vehicle/rating';
 import { type VerdictState } from '@/core/verdict';
-import { axleMassIn } from '@/core/measure/sheet';
+import { axleMassIn } from '@/core/sheet/reading';
 import { Marked } from '../controls/Mark';
 import { Quantity, useQuantityText } from '../measured/Quantity';
 

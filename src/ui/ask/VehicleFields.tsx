@@ -2,7 +2,7 @@
 import { Checkbox, Select } from 'antd';
 import { useId } from 'react';
 import { type KnownAxle, type NewJob } from '@/contracts/job';
-import { AXLE_CLASSES, type AxleClass } from '@/core/measure/points';
+import { AXLE_CLASSES, type AxleClass } from '@/core/sheet/axleClass';
 import { SUSPENSIONS, type Suspension } from '@/core/suspension/names';
 import { Chips } from '../controls/Chips';
 import { TextField } from '../controls/TextField';

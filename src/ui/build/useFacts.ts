@@ -4,7 +4,7 @@ import { storedFacts } from '@/contracts/fit';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { missingFor } from '@/core/suspension/longitudinalLeaf/missing';
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { factsOf } from '@/core/fit/leafWork';
 import { type SolvedFacts } from '@/core/fit/mustFit';
 import { usePrediction } from '../prediction/usePrediction';

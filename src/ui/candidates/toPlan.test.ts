@@ -1,5 +1,5 @@
 import { planned } from '@/contracts/sheet';
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { candidatesFor } from '@/core/selection/generate';
 import { NO_LIMITS, type StockPart } from '@/core/selection/parts';
 import { changesOf } from '@/core/selection/search';

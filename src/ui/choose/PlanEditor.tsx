@@ -4,6 +4,7 @@ import { TypedField } from '../measured/TypedField';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import Link from 'next/link';
 import { Chips } from '../controls/Chips';
+import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
 import { CHANGES, type ChangeKind, type DraftLine } from './planDraft';
@@ -77,6 +78,14 @@ export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) 
                 value={line.form ?? null}
                 onPick={(form) => replace(line.key, { form })}
               />
+            ) : null}
+            {line.kind === 'shackle' && view.pack.shackleEye === null ? (
+              <p>
+                <Marked kind="look">
+                  Nobody said whether the spring’s eye hangs below the shackle’s pivot or stands above it; below is
+                  taken. The other way round a longer shackle lowers the frame: say it in Measure, at the shackle.
+                </Marked>
+              </p>
             ) : null}
             {line.pack ? (
               <p className="small">

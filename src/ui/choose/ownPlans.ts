@@ -3,7 +3,7 @@ import { type PlanRow } from '@/contracts/plan';
 import { changeText } from '@/contracts/planText';
 import { sheetOf } from '@/contracts/sheet';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { type Candidate } from '@/core/selection/generate';
 import { type StockPart } from '@/core/selection/parts';
 import { type Ranked } from '@/core/selection/search';

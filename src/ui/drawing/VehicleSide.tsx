@@ -91,7 +91,7 @@ export function VehicleSide({ wheelbase, position, hub, was, will, stateName }: 
         <ScaleBar s={s} across={wheelbase + 2 * over} lengths={lengths} left={12} top={s.height - 12} />
       </svg>
       <figcaption className="muted small">
-        {stateName}, from the left; line through the arch lips, dashed as it stands.
+        {stateName}, from the left; line through the arch lips, dashed before the work.
         {known ? '' : ' Lips from the ground that were not measured stand in at the other heights.'}
       </figcaption>
     </figure>

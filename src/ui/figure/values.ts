@@ -1,9 +1,10 @@
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { type Side } from '@/core/vehicle/side';
-import { ASSUMED, pointOf, type PointId } from '@/core/measure/points';
-import { provisional } from '@/core/measure/provisional';
-import { readingAt } from '@/core/measure/sheet';
+import { ASSUMED } from '@/core/suspension/longitudinalLeaf/assumed';
+import { pointOf, type PointId } from '@/core/measure/points';
+import { provisional } from '@/core/suspension/longitudinalLeaf/provisional';
+import { readingAt } from '@/core/sheet/reading';
 
 /** A dimension as a figure draws it; what nobody read is drawn dotted. */
 export interface Drawn {

@@ -2,7 +2,7 @@
 import { useMemo, useState, type MouseEvent } from 'react';
 import { sheetOf } from '@/contracts/sheet';
 import { type Side } from '@/core/vehicle/side';
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { SideChips } from '../controls/SideChips';
 import { Marked } from '../controls/Mark';
 import { ScaleBar } from '../drawing/ScaleBar';

@@ -2,7 +2,8 @@
 import { type Live } from '@/contracts/instrument';
 import { type NewReading } from '@/contracts/job';
 import { parseMeasured } from '@/core/units/parse';
-import { HEIGHT_POINTS, pointOf, type PointId } from '@/core/measure/points';
+import { HEIGHT_POINTS } from '@/core/sheet/common';
+import { pointOf, type PointId } from '@/core/measure/points';
 import { Marked } from '../controls/Mark';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';

@@ -1,5 +1,5 @@
 'use client';
-import { HEIGHT_POINTS } from '@/core/measure/points';
+import { HEIGHT_POINTS } from '@/core/sheet/common';
 import { type JobHandle } from '../job/useJob';
 import { ReadingField } from '../measured/ReadingField';
 import { assumedText } from './assumedText';

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
-import { GROUPS, PLACES, pointOf, type GroupId } from '@/core/measure/points';
+import { GROUPS, pointOf, type GroupId } from '@/core/measure/points';
+import { PLACES } from '@/core/sheet/point';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { SheetFigure } from '../figure/SheetFigure';
@@ -140,6 +141,8 @@ function extrasOf(group: GroupId, job: JobHandle, hooks: FieldHooks, onRolled: (
       return { children: <LoadEstimate job={job} /> };
     case 'arch':
       return { children: <PackFacts job={job} part="eyes" /> };
+    case 'linkage':
+      return { children: <PackFacts job={job} part="shackle" /> };
     case 'stack':
       return { children: <PackFacts job={job} part="seat" /> };
     case 'ubolts':

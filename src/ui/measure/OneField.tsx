@@ -1,7 +1,8 @@
 'use client';
 import { type ReactNode } from 'react';
 import { readingKey } from '@/contracts/job';
-import { GROUPS, PLACES, pointOf, type GroupId } from '@/core/measure/points';
+import { GROUPS, pointOf, type GroupId } from '@/core/measure/points';
+import { PLACES } from '@/core/sheet/point';
 import { type JobHandle } from '../job/useJob';
 import { DayBar } from './DayBar';
 import { FieldNote } from './FieldNote';

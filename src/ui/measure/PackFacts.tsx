@@ -13,17 +13,25 @@ const EYE_NAMES = {
   downturned: 'eye below it',
 } as const satisfies Record<(typeof EYE_FORMS)[number], string>;
 
+const REAR_EYES = [
+  { id: 'upturned', name: 'above the leaf' },
+  { id: 'berlin', name: 'centred' },
+  { id: 'downturned', name: 'below' },
+] as const;
+
 /** Facts of the pack that are seen, not measured. Each chip saves at once. */
-export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eyes' | 'seat' | 'bend' }) {
+export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eyes' | 'shackle' | 'seat' | 'bend' }) {
   const { pack, leaves } = job.view;
   const { busy, problem, run } = useSend();
   const save = (change: Partial<PackEdit>) =>
     void run(() => {
-      const { version, eyeForm, seatShape, rusty, otherSide, uboltBend } = pack;
+      const { version, eyeForm, eyeFormRear, seatShape, shackleEye, rusty, otherSide, uboltBend } = pack;
       return job.send('/pack', 'PUT', {
         version,
         eyeForm,
+        eyeFormRear,
         seatShape,
+        shackleEye,
         rusty,
         otherSide,
         uboltBend,
@@ -78,12 +86,33 @@ export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eye
           </>
         ) : null}
         {part === 'eyes' ? (
+          <>
+            <Chips
+              label="Main leaf’s eyes"
+              shown
+              options={EYE_FORMS.map((id) => ({ id, name: EYE_NAMES[id] }))}
+              value={pack.eyeForm}
+              onPick={(eyeForm) => save({ eyeForm })}
+            />
+            <Chips
+              label="Its rear eye"
+              shown
+              options={[{ id: 'same' as const, name: 'like the front one' }, ...REAR_EYES]}
+              value={pack.eyeFormRear ?? 'same'}
+              onPick={(id) => save({ eyeFormRear: id === 'same' ? null : id })}
+            />
+          </>
+        ) : null}
+        {part === 'shackle' ? (
           <Chips
-            label="Main leaf’s eyes"
+            label="The spring’s eye is"
             shown
-            options={EYE_FORMS.map((id) => ({ id, name: EYE_NAMES[id] }))}
-            value={pack.eyeForm}
-            onPick={(eyeForm) => save({ eyeForm })}
+            options={[
+              { id: 'below', name: 'below the shackle’s pivot' },
+              { id: 'above', name: 'above it' },
+            ]}
+            value={pack.shackleEye}
+            onPick={(shackleEye) => save({ shackleEye })}
           />
         ) : null}
         {part === 'seat' ? (

@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
-import { consistency, FLAG_RULES, type Flag, type Said } from '@/core/measure/consistency';
+import { consistency, FLAG_RULES, type Flag, type Said } from '@/core/suspension/longitudinalLeaf/consistency';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { Length } from '../measured/Figure';

@@ -1,5 +1,7 @@
 import { type JobView } from '@/contracts/job';
-import { ASSUMED, AXLE_CLASSES, type PointId } from '@/core/measure/points';
+import { ASSUMED } from '@/core/suspension/longitudinalLeaf/assumed';
+import { AXLE_CLASSES } from '@/core/sheet/axleClass';
+import { type PointId } from '@/core/measure/points';
 import { quantityText } from '@/core/units/format';
 import { type UnitId } from '@/core/units/units';
 

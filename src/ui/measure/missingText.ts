@@ -1,6 +1,7 @@
 import { readingKey, type JobView } from '@/contracts/job';
-import { type Missing } from '@/core/measure/assemble';
-import { POINTS, type Point } from '@/core/measure/points';
+import { type Missing } from '@/core/suspension/longitudinalLeaf/assemble';
+import { POINTS } from '@/core/measure/points';
+import { type Point } from '@/core/sheet/point';
 
 /** Begins with a small letter, but leaves `U-bolt` alone. */
 export const lowerFirst = (text: string): string =>

@@ -2,8 +2,8 @@
 import { useMemo } from 'react';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
-import { assemble } from '@/core/measure/assemble';
-import { rankAssumptions, trialLeaf, type Assumption } from '@/core/measure/narrowing';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
+import { rankAssumptions, trialLeaf, type Assumption } from '@/core/suspension/longitudinalLeaf/narrowing';
 import { usePrediction } from '../prediction/usePrediction';
 import { asItStands, worstTravel, type HubTravel } from '@/core/travel/hubTravel';
 

@@ -3,8 +3,8 @@ import { useMemo } from 'react';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
-import { assemble, type Assembled } from '@/core/measure/assemble';
-import { provisional } from '@/core/measure/provisional';
+import { assemble, type Assembled } from '@/core/suspension/longitudinalLeaf/assemble';
+import { provisional } from '@/core/suspension/longitudinalLeaf/provisional';
 import { usePrediction, type LivePreview } from '../prediction/usePrediction';
 
 export interface Standing extends Pick<LivePreview, 'prediction' | 'refused' | 'progress'> {

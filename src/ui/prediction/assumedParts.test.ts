@@ -1,11 +1,12 @@
-import { assemble } from '@/core/measure/assemble';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { flatbedSheet } from '../../../tests/reference/sheets';
 import { addedLeafIndex } from '../choose/addedLeaf';
 import { assumedParts } from './assumedParts';
 
 test('what nobody measured is listed once, in words, and what was measured is not', () => {
   const full = assumedParts(assemble(flatbedSheet()).input);
-  expect(full).toEqual(['how much of the seat does not bend', 'friction between the leaves']);
+  const hangs = 'that the eye hangs below the shackle’s pivot';
+  expect(full).toEqual(['how much of the seat does not bend', 'friction between the leaves', hangs]);
   const sheet = flatbedSheet();
   const bare = {
     ...sheet,

@@ -70,15 +70,23 @@ export interface InstalledState {
   eyeTurn: { front: number; rear: number };
 }
 
+/** Where the eye of a shackle is against its pivot in the frame: hanging below it, or standing above it. */
+export type ShackleEye = ShackleLinkage['eye'];
+
 /** Pivot that puts the shackle at a measured angle to the eye line when the eyes are `eyeDistance` apart and level. */
-export function pivotFromAngle(eyeDistance: number, length: number, angle: number): ShackleLinkage {
+export function pivotFromAngle(
+  eyeDistance: number,
+  length: number,
+  angle: number,
+  eye: ShackleEye = 'below',
+): ShackleLinkage {
   requireNumber('shackleLength', length, 20, 500);
   requireNumber('shackleAngle', angle, 0.17, PI - 0.17);
   return {
     kind: 'shackle',
-    pivot: { x: eyeDistance - length * cos(angle), y: length * sin(angle) },
+    pivot: { x: eyeDistance - length * cos(angle), y: (eye === 'below' ? 1 : -1) * length * sin(angle) },
     length,
-    eye: 'below',
+    eye,
   };
 }
 
@@ -302,9 +310,14 @@ export function wheelPath(
 }
 
 /** Eye forces when the shackle's angle to the (level) eye line is known from measurement, not solved. */
-export function forcesAtAngle(load: number, angle: number, arms: { frontArm: number; rearArm: number }): EyeForces {
+export function forcesAtAngle(
+  load: number,
+  angle: number,
+  arms: { frontArm: number; rearArm: number },
+  eye: ShackleEye = 'below',
+): EyeForces {
   const span = arms.frontArm + arms.rearArm;
   const rear = (load * arms.frontArm) / span;
-  // The shackle pushes from the pivot to the eye: across −sin, along +cos of its angle for a pivot above the eye.
-  return { front: load - rear, rear, tension: (rear * cos(angle)) / sin(angle) };
+  // A hanging shackle pushes from the pivot to the eye: across −sin, along +cos of its angle; one pulled from below, along −cos.
+  return { front: load - rear, rear, tension: ((eye === 'below' ? 1 : -1) * (rear * cos(angle))) / sin(angle) };
 }

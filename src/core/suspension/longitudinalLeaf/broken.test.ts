@@ -1,7 +1,7 @@
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { finish } from '../../finish';
-import { assemble } from '../../measure/assemble';
-import { type Sheet } from '../../measure/sheet';
+import { assemble } from './assemble';
+import { type Sheet } from './sheet';
 import { predictAxle } from '../registry';
 
 /** The invented axle with leaf 3 of the left pack found broken 210 mm behind the pin, and nothing else planned. */

@@ -1,6 +1,6 @@
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { finish } from '../../finish';
-import { assemble } from '../../measure/assemble';
+import { assemble } from './assemble';
 import { chordUnderCamber, camberFromCurvature } from '../../mechanics/leafpack/pack';
 import { draw } from '../../estimate/tree';
 import { type LeafAxleInput, type Change } from './input';

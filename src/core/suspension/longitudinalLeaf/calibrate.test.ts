@@ -27,7 +27,7 @@ test('property: the free curvature behind a loaded arch is found again', () => {
       (radius, load) => {
         const hidden = new PackSolver(nestedPack(given, 1 / radius));
         const shape = hidden.settle((at) => forcesAtAngle(load, ANGLE, at));
-        const found = calibrateNested(given, shape.arch, load, ANGLE);
+        const found = calibrateNested(given, shape.arch, load, { angle: ANGLE });
         expect(found.curvature * radius).toBeCloseTo(1, 4);
         expect(found.shape.arch).toBeCloseTo(shape.arch, 3);
       },
@@ -38,9 +38,9 @@ test('property: the free curvature behind a loaded arch is found again', () => {
 
 test('a rough warm start ends within a hundredth of a millimetre of the exact answer', () => {
   const fineness = { settled: 1e-3, divisions: FINE };
-  const first = calibrateNested(given, 40, 3000, ANGLE, fineness);
-  const exact = calibrateNested(given, 46, 3200, ANGLE);
-  const rough = calibrateNested(given, 46, 3200, ANGLE, fineness, first);
+  const first = calibrateNested(given, 40, 3000, { angle: ANGLE }, fineness);
+  const exact = calibrateNested(given, 46, 3200, { angle: ANGLE });
+  const rough = calibrateNested(given, 46, 3200, { angle: ANGLE }, fineness, first);
   const onBench = (c: typeof exact) => c.solver.onRollers(0).arch;
   expect(onBench(rough)).toBeCloseTo(onBench(exact), 1);
   expect(Math.abs(rough.shape.arch - 46)).toBeLessThan(0.01);

@@ -1,6 +1,6 @@
 import { flatbedSheet } from '../../../../tests/reference/sheets';
-import { assemble } from '../../measure/assemble';
-import { type PlannedChange, type Sheet } from '../../measure/sheet';
+import { assemble } from './assemble';
+import { type PlannedChange, type Sheet } from './sheet';
 import { mainLeafAboveHub } from '../../mechanics/stack/stack';
 import { elevationOf, type Elevation, type Point } from './elevation';
 import { finish } from '../../finish';

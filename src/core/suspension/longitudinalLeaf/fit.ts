@@ -1,6 +1,12 @@
 import { CoreError, requireNumber } from '../../errors';
 import { Z90 } from '../../estimate/estimate';
-import { forcesAtAngle, pivotFromAngle, solveInstalled, type ShackleLinkage } from '../../mechanics/linkage/installed';
+import {
+  forcesAtAngle,
+  pivotFromAngle,
+  solveInstalled,
+  type ShackleEye,
+  type ShackleLinkage,
+} from '../../mechanics/linkage/installed';
 import { nestedPack, type NestedPack } from './calibrate';
 import { factorize, substitute } from '../../mechanics/leafpack/cholesky';
 import { COARSE } from '../../mechanics/leafpack/half';
@@ -25,7 +31,7 @@ export interface FitProblem {
   /** Leaves, eyes, E; its clamp and friction are replaced by the two below. */
   pack: NestedPack;
   seat: { length: number; shape: 'flat' | 'concentric' };
-  shackle: { length: number; angle: number };
+  shackle: { length: number; angle: number; eye?: ShackleEye };
   /** Prior of the share of the seat that does not bend. */
   inactive: { value: number; half90: number };
   /** Prior of μ between the leaves. */
@@ -148,9 +154,9 @@ class FitModel {
       if (known) return known;
       const force = p[LOADS + load]!;
       const base = this.remembered('base', (s) =>
-        this.seated.march((share) => (g) => forcesAtAngle(share * p[LOADS]!, shackle.angle, g), s),
+        this.seated.march((share) => (g) => forcesAtAngle(share * p[LOADS]!, shackle.angle, g, shackle.eye), s),
       );
-      linkage ??= pivotFromAngle(base.eyeDistance, shackle.length, shackle.angle);
+      linkage ??= pivotFromAngle(base.eyeDistance, shackle.length, shackle.angle, shackle.eye);
       const link = linkage;
       let state = { arch: base.arch, seatY: 0 };
       this.remembered(`load ${load}`, (s) => {

@@ -1,5 +1,5 @@
 import { flatbedSheet } from '../../../../tests/reference/sheets';
-import { assemble } from '../../measure/assemble';
+import { assemble } from './assemble';
 import { draw, estimatesOf } from '../../estimate/tree';
 import { inputLabel } from './words';
 

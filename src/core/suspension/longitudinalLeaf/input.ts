@@ -1,3 +1,4 @@
+import { type ShackleEye } from '../../mechanics/linkage/installed';
 import { type LoadState } from '../kind';
 import { type Side } from '../../vehicle/side';
 import { type Arrangement } from '../../mechanics/stack/stack';
@@ -23,8 +24,9 @@ export interface PackInput {
   /** Whether the clamp flattens the leaves or keeps their curve; unknown is carried into the band. */
   seatShape: 'flat' | 'concentric' | 'unknown';
   friction: Estimate;
-  /** Eye centre above (+) or below (−) the main leaf's mid-surface, mm. */
+  /** Eye centre above (+) or below (−) the main leaf's mid-surface, mm: the front eye's, and the rear one's where it differs. */
   eyeOffset: Estimate;
+  eyeOffsetRear?: Estimate;
   /** Rate over the one computed from the leaves' sizes, once readings have taught it. */
   rateFactor?: Estimate;
 }
@@ -90,7 +92,8 @@ export interface LeafAxleInput {
   /** Whether the vehicle was rolled before the heights were read. */
   rolled: boolean;
   pack: PackInput | null;
-  shackle: { length: Estimate; angle: Estimate };
+  /** `eye` against its pivot: hanging below it when not said. */
+  shackle: { length: Estimate; angle: Estimate; eye?: ShackleEye };
   sides: Record<Side, { height: Estimate | null; spring: SpringInput | null }>;
   tyreRate: Estimate;
   ubolt: { exposed: number; pitch: number; threaded?: number | undefined; nutHeight?: number | undefined } | null;

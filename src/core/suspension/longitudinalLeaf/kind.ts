@@ -5,12 +5,15 @@ import { uboltAfter, type UboltVerdict } from '../../fastener/ubolt';
 import { draw } from '../../estimate/tree';
 import { type Prediction, type SidePrediction, type StatePrediction } from '../../prediction/central';
 import { type Care, type SuspensionKind } from '../kind';
+import { assemble } from './assemble';
 import { besideModel, type LeafBeside } from './beside';
 import { builtDepth, clampGrowth } from './built';
 import { type LeafFigures } from './figures';
 import { type LeafAxleInput } from './input';
 import { leafLines, type LeafLine } from './lines';
+import { LEAF_GROUPS, LEAF_POINTS } from './points';
 import { settlingOf } from './settling';
+import { type Sheet } from './sheet';
 import { LeafSideModel, type DrawnChange, type DrawnInput } from './sideModel';
 import { taught, type SpringFit } from './springFit';
 
@@ -21,6 +24,7 @@ export interface LeafFasteners {
 }
 
 export interface LeafTypes {
+  sheet: Sheet;
   input: LeafAxleInput;
   drawn: DrawnInput;
   change: DrawnChange;
@@ -45,6 +49,10 @@ const FINENESS: Record<Care, Fineness> = {
 /** Leaf springs along the frame, hung by a fixed eye in front and a shackle behind. */
 export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
   id: 'longitudinalLeaf',
+  name: 'leaf springs along the frame',
+  groups: LEAF_GROUPS,
+  points: LEAF_POINTS,
+  assemble,
   draw,
   changes: ({ changes }) => changes,
   taught,

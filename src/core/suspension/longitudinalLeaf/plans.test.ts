@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { ADDED_LEAF, flatbedSheet } from '../../../../tests/reference/sheets';
 import { CoreError } from '../../errors';
 import { finish } from '../../finish';
-import { assemble } from '../../measure/assemble';
-import { type PlannedChange, type Sheet } from '../../measure/sheet';
+import { assemble } from './assemble';
+import { type PlannedChange, type Sheet } from './sheet';
 import { packCambers } from '../../selection/generate';
 import { ledgerValue, summarise } from '../../prediction/ledger';
 import { predictAxle } from '../registry';
@@ -74,6 +74,36 @@ test('property: more camber and a longer shackle raise the frame', () => {
     }),
     { numRuns: 8 },
   );
+});
+
+test('a pulled shackle turns the sign: longer lowers the frame, by as much as a hanging one of square stance raises it', () => {
+  const change = (eye: 'below' | 'above', length: number) => {
+    const sheet = flatbedSheet([{ kind: 'shackle', length }]);
+    const readings = sheet.readings.map((r) => (r.point === 'shackleAngle' ? { ...r, value: Math.PI / 2 } : r));
+    const turned = { ...sheet, readings, pack: { ...sheet.pack, shackleEye: eye } };
+    return summarise(statesOf(turned)[0]!.ledger).change;
+  };
+  for (const length of [118, 126]) {
+    const [hanging, pulled] = [change('below', length), change('above', length)];
+    // The rear eye goes by what the shackle is longer, the seat by its share of the front half: 670 of 1,380 mm.
+    const share = ((length - 110) * 670) / 1380;
+    expect(hanging / share).toBeCloseTo(1, 1);
+    expect(pulled / -share).toBeCloseTo(1, 1);
+  }
+});
+
+test('eyes that differ are each counted where they are: half of an offset at one end moves the pin by its share', () => {
+  const sheet = flatbedSheet([{ kind: 'block', height: 0 }]);
+  const archOf = (rear: 'berlin' | 'downturned' | undefined) => {
+    const pack = { ...sheet.pack, eyeForm: 'berlin' as const, ...(rear && { eyeFormRear: rear }) };
+    const { input } = assemble({ ...sheet, pack });
+    return finish(predictAxle(input, false)).sides.left!.assembled!.before;
+  };
+  // Calibrated to one loaded arch: the free arch of a leaf with one eye 24 mm lower differs by little, and not by nothing.
+  const [alike, unlike] = [archOf(undefined), archOf('downturned')];
+  expect(archOf('berlin')).toBeCloseTo(alike, 9);
+  expect(Math.abs(unlike - alike)).toBeGreaterThan(0.01);
+  expect(Math.abs(unlike - alike)).toBeLessThan(6);
 });
 
 test('leaves that lie on one another to the last digit settle: without load rounding must not decide which of them press', () => {

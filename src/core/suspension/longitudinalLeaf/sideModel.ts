@@ -85,16 +85,21 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
         departure: input.pack.leaves.map((leaf) => leaf.departure),
         clamp: clampOf(input),
         youngs: SPRING_STEEL_E * (input.pack.rateFactor ?? 1),
-        eyeOffset: { front: input.pack.eyeOffset, rear: input.pack.eyeOffset },
+        eyeOffset: { front: input.pack.eyeOffset, rear: input.pack.eyeOffsetRear ?? input.pack.eyeOffset },
         friction: Math.min(1, Math.max(0, input.pack.friction)),
       },
       spring.archTop + main.thickness / 2,
       spring.load,
-      input.shackle.angle,
+      input.shackle,
       fineness,
       spent?.calibrated,
     );
-    this.pivot = pivotFromAngle(this.calibrated.shape.eyeDistance, input.shackle.length, input.shackle.angle);
+    this.pivot = pivotFromAngle(
+      this.calibrated.shape.eyeDistance,
+      input.shackle.length,
+      input.shackle.angle,
+      input.shackle.eye,
+    );
   }
 
   get hasSpring(): boolean {

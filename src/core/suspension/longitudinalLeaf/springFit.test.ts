@@ -1,6 +1,6 @@
+import { type LeafReading } from './sheet';
 import { finish } from '../../finish';
-import { assemble } from '../../measure/assemble';
-import { type SheetReading } from '../../measure/sheet';
+import { assemble } from './assemble';
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { predictAxle } from '../registry';
 import { agreementName, springFit, taught } from './springFit';
@@ -17,7 +17,7 @@ function withSecondLoad(change: { arch?: number; weighed?: boolean } = {}) {
   const extra = (400 / 2) * 9.80665;
   const today = input.sides.left.spring!.load.value;
   const view = spring.at(today + extra, 'installed').old as SpringView;
-  const reading = (point: SheetReading['point'], stateId: string, value: number, side: 'left' | 'right' | null) => ({
+  const reading = (point: LeafReading['point'], stateId: string, value: number, side: 'left' | 'right' | null) => ({
     point,
     phase: 'before' as const,
     side,

@@ -1,5 +1,5 @@
 import { finish } from '../../finish';
-import { assemble } from '../../measure/assemble';
+import { assemble } from './assemble';
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { predictAxle } from '../registry';
 import { SpringUnderLoad, type SpringAnswer, type SpringView } from './underLoad';

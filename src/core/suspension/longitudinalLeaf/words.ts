@@ -8,6 +8,7 @@ const NAMES: Record<string, string> = {
   'pack.seatShape': 'whether the seat flattens the leaves',
   'pack.friction': 'friction between the leaves',
   'pack.eyeOffset': 'eye size and form',
+  'pack.eyeOffsetRear': 'rear eye’s size and form',
   'pack.rateFactor': 'rate of the pack',
   'shackle.length': 'shackle length',
   'shackle.angle': 'shackle angle',

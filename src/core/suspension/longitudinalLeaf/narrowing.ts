@@ -1,11 +1,13 @@
-import { estimatesOf } from '../estimate/tree';
-import { type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
-import { type Contribution } from '../prediction/sensitivity';
-import { ASSUMED, pointOf, type PointId } from './points';
-import { readingAt, type PlannedChange, type Sheet } from './sheet';
+import { estimatesOf } from '../../estimate/tree';
+import { type LeafAxleInput } from './input';
+import { type Contribution } from '../../prediction/sensitivity';
+import { ASSUMED } from './assumed';
+import { leafPointOf, type LeafPoint } from './points';
+import { readingAt } from '../../sheet/reading';
+import { type PlannedChange, type Sheet } from './sheet';
 
 /** Which reading would replace an assumed input; inputs that no tape reaches have none. */
-export const POINT_OF: Record<string, PointId> = {
+export const POINT_OF: Record<string, LeafPoint> = {
   'shackle.length': 'shackleLength',
   'shackle.angle': 'shackleAngle',
   tubeDiameter: 'tubeDiameter',
@@ -22,7 +24,7 @@ export const POINT_OF: Record<string, PointId> = {
 export interface Assumption {
   path: string;
   /** The reading that would replace it; null where none can. */
-  point: PointId | null;
+  point: LeafPoint | null;
   /** Effect of its own 90 % half-width on the height, mm. */
   effect: number;
   /** By how much the height's 90 % half-width would shrink were it read, mm; 0 where it cannot be. */
@@ -54,9 +56,9 @@ export function rankAssumptions(
 }
 
 /** Half-width of an input once its point is read. */
-function readHalf(point: PointId, path: string, input: LeafAxleInput): number {
-  if (point === 'eyeBore') return pointOf(point).half90 / 2;
-  if (point !== 'padLoad') return pointOf(point).half90;
+function readHalf(point: LeafPoint, path: string, input: LeafAxleInput): number {
+  if (point === 'eyeBore') return leafPointOf(point).half90 / 2;
+  if (point !== 'padLoad') return leafPointOf(point).half90;
   const load = path.includes('.left.') ? input.sides.left.spring?.load : input.sides.right.spring?.load;
   return (load?.value ?? 0) * ASSUMED.padShare;
 }
@@ -67,7 +69,7 @@ function readHalf(point: PointId, path: string, input: LeafAxleInput): number {
  */
 export function trialLeaf(sheet: Sheet): PlannedChange | undefined {
   const [main, second] = sheet.leafIds;
-  const at = (point: PointId, leafId: string | null = null) => readingAt(sheet, { point, leafId })?.value;
+  const at = (point: LeafPoint, leafId: string | null = null) => readingAt(sheet, { point, leafId })?.value;
   const thickness = at('leafThickness', second ?? main ?? null);
   const eyes = { front: at('eyeToPinFront'), rear: at('eyeToPinRear') };
   const front = second ? at('leafFront', second) : eyes.front;

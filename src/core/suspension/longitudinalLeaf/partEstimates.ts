@@ -1,6 +1,6 @@
-import { type Estimate } from '../estimate/estimate';
-import { chordUnderCamber } from '../mechanics/leafpack/pack';
-import { ASSUMED } from './points';
+import { type Estimate } from '../../estimate/estimate';
+import { chordUnderCamber } from '../../mechanics/leafpack/pack';
+import { ASSUMED } from './assumed';
 
 /** Whether a part lies measured in the hand, or is known from shelf or catalogue only. */
 export type PartSource = 'measured' | 'catalogue';

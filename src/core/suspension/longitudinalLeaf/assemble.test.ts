@@ -1,9 +1,9 @@
-import { flatbedSheet } from '../../../tests/reference/sheets';
-import { GRAVITY } from '../material/steel';
+import { flatbedSheet } from '../../../../tests/reference/sheets';
+import { GRAVITY } from '../../material/steel';
 import { assemble } from './assemble';
-import { parseMeasured } from '../units/parse';
-import { fromCore } from '../units/units';
-import { POINT_IDS, pointOf, type PointId } from './points';
+import { parseMeasured } from '../../units/parse';
+import { fromCore } from '../../units/units';
+import { POINT_IDS, pointOf, type PointId } from '../../measure/points';
 import { provisional } from './provisional';
 import { type Sheet } from './sheet';
 

@@ -1,9 +1,11 @@
-import { type Side } from '../vehicle/side';
-import { POINTS, type Point, type PointId } from './points';
-import { readingAt, type Sheet, type SheetReading } from './sheet';
+import { type Side } from '../../vehicle/side';
+import { LEAF_SHEET, type LeafPoint } from './points';
+import { type Point } from '../../sheet/point';
+import { readingAt } from '../../sheet/reading';
+import { type Sheet, type LeafReading } from './sheet';
 
 /** Points without which no spring can be drawn. */
-const DRAWN: readonly PointId[] = [
+const DRAWN: readonly LeafPoint[] = [
   'loadedArch',
   'eyeToPinFront',
   'eyeToPinRear',
@@ -24,17 +26,17 @@ export interface Provisional {
  */
 export function provisional(sheet: Sheet): Provisional {
   const base = sheet.states[0]?.id ?? null;
-  const added: SheetReading[] = [];
-  const stand = (point: PointId, value: number, side: Side | null, leafId: string | null) => {
-    const stateId = (POINTS[point] as Point).loaded ? base : null;
+  const added: LeafReading[] = [];
+  const stand = (point: LeafPoint, value: number, side: Side | null, leafId: string | null) => {
+    const stateId = (LEAF_SHEET[point] as Point).loaded ? base : null;
     const found = readingAt(sheet, { point, side, leafId, stateId });
     if (found) return found.value;
     added.push({ point, phase: 'before', side, leafId, stateId, value, rolled: null });
     return value;
   };
-  const typical = (point: PointId): number => (POINTS[point] as Point).rule.expected ?? 0;
+  const typical = (point: LeafPoint): number => (LEAF_SHEET[point] as Point).rule.expected ?? 0;
   const padsRead = readingAt(sheet, { point: 'padLoad', side: 'left', stateId: base });
-  const values = new Map<PointId, number>();
+  const values = new Map<LeafPoint, number>();
   for (const point of DRAWN) {
     if (point === 'axleLoad' && padsRead) continue;
     if (point === 'loadedArch') {

@@ -1,10 +1,10 @@
-import { flatbedSheet } from '../../../tests/reference/sheets';
-import { finish } from '../finish';
-import { draw, estimatesOf } from '../estimate/tree';
-import { predictAxle } from '../suspension/registry';
+import { type LeafReading } from './sheet';
+import { flatbedSheet } from '../../../../tests/reference/sheets';
+import { finish } from '../../finish';
+import { draw, estimatesOf } from '../../estimate/tree';
+import { predictAxle } from '../registry';
 import { assemble } from './assemble';
 import { rankAssumptions, trialLeaf } from './narrowing';
-import { type SheetReading } from './sheet';
 
 /** The invented axle with shackle, tube and eyes not read. */
 const bare = () => {
@@ -55,7 +55,7 @@ test('what a reading takes off the band is what reading it does', () => {
   expect(told).toHaveLength(2);
   for (const { point, narrows } of told) {
     const loaded = point === 'shackleAngle';
-    const row: SheetReading = {
+    const row: LeafReading = {
       point: point!,
       phase: 'before',
       side: null,

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { flatbedSheet } from '../../../tests/reference/sheets';
-import { type Side } from '../vehicle/side';
+import { flatbedSheet } from '../../../../tests/reference/sheets';
+import { type Side } from '../../vehicle/side';
 import { assemble } from './assemble';
 import { consistency, type FlagRule } from './consistency';
-import { pointOf, type PointId } from './points';
-import { type Sheet, type SheetReading } from './sheet';
+import { pointOf, type PointId } from '../../measure/points';
+import { type Sheet, type LeafReading } from './sheet';
 
 type At = { side?: Side; leaf?: number; state?: string };
 
@@ -12,7 +12,7 @@ type At = { side?: Side; leaf?: number; state?: string };
 function having(sheet: Sheet, ...more: [PointId, number, At?][]): Sheet {
   const readings = [...sheet.readings];
   for (const [point, value, { side = null, leaf, state = 'today' } = {}] of more) {
-    const row: SheetReading = {
+    const row: LeafReading = {
       point,
       phase: 'before',
       side: side as Side | null,
@@ -117,7 +117,7 @@ test('property: readings off by no more than the tape keep silent', () => {
 });
 
 test('heights of two loads at two fills of the tank are told, and do not teach the spring', () => {
-  const filled = (state: string, fuel: number) => (r: SheetReading) =>
+  const filled = (state: string, fuel: number) => (r: LeafReading) =>
     r.point === 'hubToLip' && r.stateId === state ? { ...r, fuel } : r;
   const sheet = full();
   const at = (fuel: number) => ({

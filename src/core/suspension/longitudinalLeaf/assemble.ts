@@ -1,17 +1,15 @@
-import {
-  type LeafAxleInput,
-  type Change,
-  type MoreReadings,
-  type PackInput,
-  type SpringInput,
-} from '../suspension/longitudinalLeaf/input';
-import { type Side, SIDES } from '../vehicle/side';
-import { type Estimate } from '../estimate/estimate';
-import { fuelDiffers } from '../vehicle/likeWithLike';
-import { springLoads } from '../vehicle/load';
-import { GRAVITY } from '../material/steel';
-import { ASSUMED, AXLE_CLASSES, POINT_IDS, POINTS, type PointId, type Point } from './points';
-import { eyeOffset } from '../mechanics/leafpack/eyes';
+import { type Assembly, type Wanting } from '../kind';
+import { type LeafAxleInput, type Change, type MoreReadings, type PackInput, type SpringInput } from './input';
+import { type Side, SIDES } from '../../vehicle/side';
+import { type Estimate } from '../../estimate/estimate';
+import { fuelDiffers } from '../../vehicle/likeWithLike';
+import { springLoads } from '../../vehicle/load';
+import { GRAVITY } from '../../material/steel';
+import { ASSUMED } from './assumed';
+import { AXLE_CLASSES } from '../../sheet/axleClass';
+import { LEAF_SHEET_IDS, LEAF_SHEET, type LeafPoint } from './points';
+import { type Point } from '../../sheet/point';
+import { eyeOffset, type EyeForm } from '../../mechanics/leafpack/eyes';
 import {
   blockEstimate,
   eyesEstimate,
@@ -22,34 +20,16 @@ import {
   shackleEstimate,
   widthEstimate,
 } from './partEstimates';
-import {
-  extraAxleMass,
-  readingAt,
-  type Lookup,
-  type PlannedChange,
-  type PressPoint,
-  type Sheet,
-  type SheetReading,
-} from './sheet';
+import { extraAxleMass, readingAt } from '../../sheet/reading';
+import { type PlannedChange, type PressPoint, type Sheet, type LeafLookup, type LeafReading } from './sheet';
 
-/** A point still to be read, named so that a screen can link to its field. */
-export interface Missing {
-  point: PointId;
-  side: Side | null;
-  leafId: string | null;
-}
-
-export interface Assembled {
-  input: LeafAxleInput;
-  /** Minimal readings that a spring model still lacks; empty once it can be solved. */
-  missing: Missing[];
-  /** Sides whose spring cannot be solved whatever is read, and why. */
-  refused: { side: Side; reason: string }[];
-}
+/** Minimal readings that a spring model still lacks are missing; none once it can be solved. */
+export type Assembled = Assembly<LeafAxleInput, LeafPoint>;
+export type Missing = Wanting<LeafPoint>;
 
 /** 90 % half-width of a reading: the point's own, or that of a load by how it was come by. */
-function halfOf({ point, value, instrument }: SheetReading): number {
-  if (point !== 'axleLoad') return POINTS[point].half90;
+function halfOf({ point, value, instrument }: LeafReading): number {
+  if (point !== 'axleLoad') return LEAF_SHEET[point].half90;
   return value * (instrument === 'ticket' ? ASSUMED.ticketShare : ASSUMED.loadShare);
 }
 
@@ -57,7 +37,7 @@ const measured = (value: number, half90: number): Estimate => ({ value, half90, 
 const assumed = (given: { value: number; half90: number }): Estimate => ({ ...given, origin: 'assumed' });
 
 /** A height reading with the tape is good to ± this, mm, 90 %. Common practice. */
-const TAPE = POINTS.hubToLip.half90;
+const TAPE = LEAF_SHEET.hubToLip.half90;
 
 /**
  * Turns a measuring sheet into the input of a prediction. Every gap is either listed as missing or filled by a default
@@ -66,14 +46,14 @@ const TAPE = POINTS.hubToLip.half90;
 export function assemble(sheet: Sheet): Assembled {
   const missing: Missing[] = [];
   const base = sheet.states[0];
-  const stateOf = (point: PointId) => ((POINTS[point] as Point).loaded ? (base?.id ?? null) : null);
-  const find = (at: Lookup) => readingAt(sheet, { ...at, stateId: stateOf(at.point) });
-  const read = (at: Lookup): Estimate | undefined => {
+  const stateOf = (point: LeafPoint) => ((LEAF_SHEET[point] as Point).loaded ? (base?.id ?? null) : null);
+  const find = (at: LeafLookup) => readingAt(sheet, { ...at, stateId: stateOf(at.point) });
+  const read = (at: LeafLookup): Estimate | undefined => {
     const reading = find(at);
     return reading && measured(reading.value, halfOf(reading));
   };
-  const or = (at: Lookup, fallback: { value: number; half90: number }): Estimate => read(at) ?? assumed(fallback);
-  const need = (at: Lookup): Estimate | undefined => {
+  const or = (at: LeafLookup, fallback: { value: number; half90: number }): Estimate => read(at) ?? assumed(fallback);
+  const need = (at: LeafLookup): Estimate | undefined => {
     const found = read(at);
     if (!found) missing.push({ point: at.point, side: at.side ?? null, leafId: at.leafId ?? null });
     return found;
@@ -88,7 +68,7 @@ export function assemble(sheet: Sheet): Assembled {
   const heights = SIDES.map((side) => find({ point: 'hubToLip', side }));
   const exposed = read({ point: 'uboltExposed' });
   const pitch = read({ point: 'uboltPitch' });
-  const order = (m: Missing) => POINT_IDS.indexOf(m.point);
+  const order = (m: Missing) => LEAF_SHEET_IDS.indexOf(m.point);
   missing.sort((p, q) => order(p) - order(q));
   const solvable = (side: Side) => pack !== null && !refused.some((r) => r.side === side);
   return {
@@ -106,6 +86,7 @@ export function assemble(sheet: Sheet): Assembled {
       shackle: {
         length: or({ point: 'shackleLength' }, ASSUMED.shackleLength),
         angle: or({ point: 'shackleAngle' }, ASSUMED.shackleAngle),
+        ...(sheet.pack.shackleEye && { eye: sheet.pack.shackleEye }),
       },
       sides: {
         left: {
@@ -160,17 +141,17 @@ function unsolvable(sheet: Sheet, side: Side): string | null {
 const blockOf = (height: number | undefined): Estimate =>
   height === undefined
     ? { value: 0, half90: 0, origin: 'assumed' }
-    : measured(height, height === 0 ? 0 : POINTS.blockHeight.half90);
+    : measured(height, height === 0 ? 0 : LEAF_SHEET.blockHeight.half90);
 
 /** What a load weighs is said, hardly ever weighed. The state of the day carries nothing extra. */
 const payloadOf = (mass: number): Estimate => measured(mass, ASSUMED.payloadShare * Math.abs(mass));
 
-type Read = (at: Lookup) => Estimate | undefined;
+type Read = (at: LeafLookup) => Estimate | undefined;
 
 function assemblePack(
   sheet: Sheet,
   need: Read,
-  or: (at: Lookup, fallback: { value: number; half90: number }) => Estimate,
+  or: (at: LeafLookup, fallback: { value: number; half90: number }) => Estimate,
 ): PackInput | null {
   const worn = (e: Estimate | undefined) => (e && sheet.pack.rusty ? { ...e, half90: ASSUMED.leafThicknessWorn } : e);
   const eyes = { front: need({ point: 'eyeToPinFront' }), rear: need({ point: 'eyeToPinRear' }) };
@@ -189,6 +170,11 @@ function assemblePack(
   if (!width || !seatLength || !main || complete.length < leaves.length) return null;
   const form = sheet.pack.eyeForm ?? 'upturned';
   const bore = or({ point: 'eyeBore' }, ASSUMED.eyeBore);
+  const offsetOf = (of: EyeForm, seen: boolean): Estimate => ({
+    value: eyeOffset(of, bore.value, main.thickness.value),
+    half90: of === 'berlin' ? 0 : bore.half90 / 2,
+    origin: seen ? bore.origin : 'assumed',
+  });
   return {
     leaves: complete,
     width,
@@ -196,11 +182,8 @@ function assemblePack(
     inactive: assumed(ASSUMED.inactive),
     seatShape: sheet.pack.seatShape,
     friction: assumed(ASSUMED.friction),
-    eyeOffset: {
-      value: eyeOffset(form, bore.value, main.thickness.value),
-      half90: form === 'berlin' ? 0 : bore.half90 / 2,
-      origin: sheet.pack.eyeForm === null ? 'assumed' : bore.origin,
-    },
+    eyeOffset: offsetOf(form, sheet.pack.eyeForm !== null),
+    ...(sheet.pack.eyeFormRear && { eyeOffsetRear: offsetOf(sheet.pack.eyeFormRear, true) }),
   };
 }
 
@@ -232,7 +215,7 @@ function moreReadings(sheet: Sheet, side: Side): MoreReadings | undefined {
   const readIn =
     (stateId: string | null): Read =>
     (at) => {
-      const reading = readingAt(sheet, { ...at, stateId: (POINTS[at.point] as Point).loaded ? stateId : null });
+      const reading = readingAt(sheet, { ...at, stateId: (LEAF_SHEET[at.point] as Point).loaded ? stateId : null });
       return reading && measured(reading.value, halfOf(reading));
     };
   const freeArchTop = readIn(null)({ point: 'freeArch', side }) ?? null;

@@ -1,12 +1,14 @@
-import { type Side, SIDES } from '../vehicle/side';
-import { fuelDiffers } from '../vehicle/likeWithLike';
-import { leafInertia, GRAVITY, SPRING_STEEL_E } from '../material/steel';
-import { AXLE_CLASSES, pointOf, type PointId } from './points';
-import { extraAxleMass, readingAt, type Sheet } from './sheet';
+import { type Side, SIDES } from '../../vehicle/side';
+import { fuelDiffers } from '../../vehicle/likeWithLike';
+import { leafInertia, GRAVITY, SPRING_STEEL_E } from '../../material/steel';
+import { AXLE_CLASSES } from '../../sheet/axleClass';
+import { leafPointOf, type LeafPoint } from './points';
+import { extraAxleMass, readingAt } from '../../sheet/reading';
+import { type Sheet } from './sheet';
 
 /** One field a flag points at. */
 export interface FlagAt {
-  point: PointId;
+  point: LeafPoint;
   side: Side | null;
   leafId: string | null;
   stateId: string | null;
@@ -86,10 +88,10 @@ class Watch {
     return this.found;
   }
 
-  private at(point: PointId, side: Side | null = null, leafId: string | null = null, stateId = this.base): FlagAt {
-    return { point, side, leafId, stateId: pointOf(point).loaded ? stateId : null };
+  private at(point: LeafPoint, side: Side | null = null, leafId: string | null = null, stateId = this.base): FlagAt {
+    return { point, side, leafId, stateId: leafPointOf(point).loaded ? stateId : null };
   }
-  private read(point: PointId, side: Side | null = null, leafId: string | null = null, stateId = this.base) {
+  private read(point: LeafPoint, side: Side | null = null, leafId: string | null = null, stateId = this.base) {
     return readingAt(this.sheet, this.at(point, side, leafId, stateId))?.value;
   }
   private flag(rule: FlagRule, said: Said[], ...at: FlagAt[]): void {
@@ -148,7 +150,7 @@ class Watch {
     }
   }
 
-  private pair(point: PointId, stateId = this.base): [number, number] | undefined {
+  private pair(point: LeafPoint, stateId = this.base): [number, number] | undefined {
     const [left, right] = SIDES.map((side) => this.read(point, side, null, stateId));
     return left === undefined || right === undefined ? undefined : [left, right];
   }
@@ -161,13 +163,13 @@ class Watch {
       freeArch: LIMIT.arch,
       hubToHub: LIMIT.square,
     } as const;
-    for (const [point, limit] of Object.entries(limits) as [PointId, number][]) {
+    for (const [point, limit] of Object.entries(limits) as [LeafPoint, number][]) {
       const both = this.pair(point);
       if (!both || Math.abs(both[0] - both[1]) <= limit) continue;
       this.flag(
         'sides',
         [
-          `${pointOf(point).label}: left and right differ by `,
+          `${leafPointOf(point).label}: left and right differ by `,
           { mm: Math.abs(both[0] - both[1]) },
           '. Read both again before a part is blamed.',
         ],
@@ -266,7 +268,7 @@ class Watch {
             this.flag(
               'loadOrder',
               [
-                `${pointOf(point).label}, ${side}: with ${state.name} it stands `,
+                `${leafPointOf(point).label}, ${side}: with ${state.name} it stands `,
                 { mm: Math.abs(laden - empty) },
                 heavier > 0 ? ' higher although it carries more.' : ' lower although it carries less.',
               ],
@@ -472,7 +474,7 @@ class Watch {
       if (p === undefined || q === undefined || p === 0 || q === 0) continue;
       const share = one.point === 'axleLoad' && two.point === 'padLoad' ? 2 : 1;
       const mistake = MISTAKES.find(({ factor, dimension }) => {
-        if (dimension !== pointOf(one.point).rule.dimension) return false;
+        if (dimension !== leafPointOf(one.point).rule.dimension) return false;
         const near = (ratio: number) => Math.abs(ratio / factor - 1) < 0.09;
         return near(p / q / share) || near((q * share) / p);
       });

@@ -1,15 +1,11 @@
-import { type Arrangement } from '../mechanics/stack/stack';
 import { axleShares } from '../vehicle/load';
 import { type Side } from '../vehicle/side';
-import { type AxleClass, type PointId } from './points';
-import { type EyeForm } from '../mechanics/leafpack/eyes';
-import { type PartSource } from './partEstimates';
 
 export type Phase = 'before' | 'after';
 
 /** The current reading of one point: what was typed is kept by the caller, the core sees the value. */
-export interface SheetReading {
-  point: PointId;
+export interface SheetReading<P extends string = string> {
+  point: P;
   phase: Phase;
   side: Side | null;
   leafId: string | null;
@@ -47,73 +43,27 @@ export function lumped(items: readonly { mass: number; station: number }[]): { m
   return { mass, station: mass === 0 ? 0 : moment / mass };
 }
 
-/** A planned change as it was entered; lengths mm. */
-export type PlannedChange =
-  | {
-      kind: 'addLeaf';
-      front: number;
-      rear: number;
-      thickness: number;
-      camber: number;
-      /** False where it was only reckoned. */
-      camberKnown?: boolean;
-      source: PartSource;
-    }
-  /** `leaf` counts from the main leaf, 1. */
-  | { kind: 'removeLeaf'; leaf: number }
-  | {
-      kind: 'pack';
-      leaves: { front: number; rear: number; thickness: number; camber: number; camberKnown: boolean }[];
-      width: number;
-      eyeForm: EyeForm | null;
-      eyeBore: number | null;
-      used: boolean;
-      source: PartSource;
-      /** Its curve is told by the free arch of the whole pack, read as the old pack's was. */
-      byFreeArch?: boolean;
-    }
-  | { kind: 'rearch'; camber: number }
-  | { kind: 'eyes'; form: EyeForm }
-  | { kind: 'block'; height: number; source?: PartSource }
-  | { kind: 'shackle'; length: number; source?: PartSource }
-  | { kind: 'overAxle'; height: number };
-
-export interface PressPoint {
-  force: number;
-  archTop: number;
-  branch: 'loading' | 'unloading';
-}
-
-/** Everything of one job's axle that a prediction needs. */
-export interface Sheet {
-  axle: { position: 'front' | 'rear'; arrangement: Arrangement; axleClass: AxleClass };
+/** What is known of a vehicle and one of its axles before anything is asked of its kind. */
+export interface AxleSheet<P extends string = string> {
+  axle: { position: 'front' | 'rear' };
   wheelbase: number;
-  pack: { eyeForm: EyeForm | null; seatShape: 'flat' | 'concentric' | 'unknown'; rusty: boolean };
-  /** Main leaf first. */
-  leafIds: readonly string[];
-  readings: readonly SheetReading[];
+  readings: readonly SheetReading<P>[];
   /** The state of the day first. */
   states: readonly SheetState[];
-  changes: readonly PlannedChange[];
-  /** Load-deflection runs; force N, arch from the eye line to the main leaf's top face, mm. */
-  press?: readonly { side: Side; points: readonly PressPoint[] }[];
-  /** Leaves found broken, mm from the pin; a plan makes them good. */
-  broken?: readonly { side: Side; leafId: string; end: 'front' | 'rear'; at: number }[];
-  /** Sides whose main leaf is broken, wherever. */
-  brokenMain?: readonly Side[];
-  /** Sides with a broken leaf of which nobody said which or where. */
-  brokenUnplaced?: readonly Side[];
 }
 
-export interface Lookup {
-  point: PointId;
+export interface Lookup<P extends string = string> {
+  point: P;
   phase?: Phase;
   side?: Side | null;
   leafId?: string | null;
   stateId?: string | null;
 }
 
-export function readingAt(sheet: Pick<Sheet, 'readings'>, at: Lookup): SheetReading | undefined {
+export function readingAt<P extends string>(
+  sheet: { readings: readonly SheetReading<P>[] },
+  at: Lookup<NoInfer<P>>,
+): SheetReading<P> | undefined {
   return sheet.readings.find(
     (r) =>
       r.point === at.point &&
@@ -125,7 +75,7 @@ export function readingAt(sheet: Pick<Sheet, 'readings'>, at: Lookup): SheetRead
 }
 
 /** Mass that a load state adds to this axle beyond the state of the day, kg. */
-export function extraAxleMass(sheet: Pick<Sheet, 'axle' | 'wheelbase'>, state: SheetState): number {
+export function extraAxleMass(sheet: Pick<AxleSheet, 'axle' | 'wheelbase'>, state: SheetState): number {
   if (state.addedMass === 0) return 0;
   return axleShares({ mass: state.addedMass, station: state.station }, sheet.wheelbase)[sheet.axle.position];
 }
@@ -135,7 +85,7 @@ export function extraAxleMass(sheet: Pick<Sheet, 'axle' | 'wheelbase'>, state: S
  * the day with the load's own share added. null when nobody weighed.
  */
 export function axleMassIn(
-  sheet: Pick<Sheet, 'axle' | 'wheelbase' | 'readings' | 'states'>,
+  sheet: Pick<AxleSheet, 'axle' | 'wheelbase' | 'readings' | 'states'>,
   state: SheetState,
 ): number | null {
   const weighed = (stateId: string): number | null => {

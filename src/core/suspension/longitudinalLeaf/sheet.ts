@@ -1,0 +1,78 @@
+import { type ShackleEye } from '../../mechanics/linkage/installed';
+import { type AxleClass } from '../../sheet/axleClass';
+import { type Lookup, type SheetReading, type SheetState } from '../../sheet/reading';
+import { type LeafPoint } from './points';
+import { type Arrangement } from '../../mechanics/stack/stack';
+import { type Side } from '../../vehicle/side';
+import { type EyeForm } from '../../mechanics/leafpack/eyes';
+import { type PartSource } from './partEstimates';
+
+/** A reading of an axle on leaf springs, and where one is looked up. */
+export type LeafReading = SheetReading<LeafPoint>;
+export type LeafLookup = Lookup<LeafPoint>;
+
+/** A planned change as it was entered; lengths mm. */
+export type PlannedChange =
+  | {
+      kind: 'addLeaf';
+      front: number;
+      rear: number;
+      thickness: number;
+      camber: number;
+      /** False where it was only reckoned. */
+      camberKnown?: boolean;
+      source: PartSource;
+    }
+  /** `leaf` counts from the main leaf, 1. */
+  | { kind: 'removeLeaf'; leaf: number }
+  | {
+      kind: 'pack';
+      leaves: { front: number; rear: number; thickness: number; camber: number; camberKnown: boolean }[];
+      width: number;
+      eyeForm: EyeForm | null;
+      eyeBore: number | null;
+      used: boolean;
+      source: PartSource;
+      /** Its curve is told by the free arch of the whole pack, read as the old pack's was. */
+      byFreeArch?: boolean;
+    }
+  | { kind: 'rearch'; camber: number }
+  | { kind: 'eyes'; form: EyeForm }
+  | { kind: 'block'; height: number; source?: PartSource }
+  | { kind: 'shackle'; length: number; source?: PartSource }
+  | { kind: 'overAxle'; height: number };
+
+export interface PressPoint {
+  force: number;
+  archTop: number;
+  branch: 'loading' | 'unloading';
+}
+
+/** Everything of one job's axle that a prediction needs. */
+export interface Sheet {
+  axle: { position: 'front' | 'rear'; arrangement: Arrangement; axleClass: AxleClass };
+  wheelbase: number;
+  pack: {
+    eyeForm: EyeForm | null;
+    /** null where it is like the front one. */
+    eyeFormRear?: EyeForm | null;
+    seatShape: 'flat' | 'concentric' | 'unknown';
+    /** Where the shackle's eye is against its pivot in the frame; null when nobody looked. */
+    shackleEye?: ShackleEye | null;
+    rusty: boolean;
+  };
+  /** Main leaf first. */
+  leafIds: readonly string[];
+  readings: readonly LeafReading[];
+  /** The state of the day first. */
+  states: readonly SheetState[];
+  changes: readonly PlannedChange[];
+  /** Load-deflection runs; force N, arch from the eye line to the main leaf's top face, mm. */
+  press?: readonly { side: Side; points: readonly PressPoint[] }[];
+  /** Leaves found broken, mm from the pin; a plan makes them good. */
+  broken?: readonly { side: Side; leafId: string; end: 'front' | 'rear'; at: number }[];
+  /** Sides whose main leaf is broken, wherever. */
+  brokenMain?: readonly Side[];
+  /** Sides with a broken leaf of which nobody said which or where. */
+  brokenUnplaced?: readonly Side[];
+}

@@ -34,6 +34,7 @@ module.exports = {
     core('prediction', 'estimate/', 'vehicle/', 'material/', 'travel/', 'suspension/kind'),
     // No kind knows another one, nor the list of them.
     core('suspension/longitudinalLeaf', ...INPUTS, 'mechanics/', 'fastener/', 'prediction/', 'suspension/kind'),
+    core('suspension/coilBeam', ...INPUTS, 'mechanics/coil/', 'prediction/', 'suspension/kind'),
     core('measure', ...SPRINGS),
     core('parts', 'units/'),
     core('inspection', 'units/'),

@@ -1,5 +1,5 @@
 // Loads the demo once, in one transaction, with fixed ids. A second run finds the shop and changes nothing.
-import { readingKey, type NewReading } from '@/contracts/job';
+import { readingKey, type NewReading } from '@/contracts/reading';
 import { SIDES, type Side } from '@/core/vehicle/side';
 import { pointOf, type PointId } from '@/core/measure/points';
 import { parseMeasured } from '@/core/units/parse';
@@ -113,12 +113,13 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
     await answerSafety(tx, id, { id: newId(), item, answer: 'ok' });
   await startBuild(tx, id, null);
   const [record] = await predictionRecord(tx, foretold.predictions[0]!.id);
+  if (record?.inputs.kind !== 'longitudinalLeaf') throw new Error('the demo’s proven jobs are on leaf springs');
   const stateId = states.find((s) => s.wanted)!.id;
   const after = { ...day, id: idOf(number, 0xd01), phase: 'after' as const };
   await beginDay(tx, id, { ...after, fuel: null, fuelAsBefore: true });
   const uniform = uniformFrom(demo.truth.seed);
   for (const side of SIDES) {
-    const hidden = hiddenHeight(record!.inputs, side, stateId, demo.truth, uniform);
+    const hidden = hiddenHeight(record.inputs, side, stateId, demo.truth, uniform);
     const typed = String(Math.round(hidden));
     const height: NewReading = {
       id: newId(),

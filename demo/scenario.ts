@@ -1,4 +1,6 @@
-import { type NewFinding, type NewJob, type VehicleEdit } from '@/contracts/job';
+import { type NewFinding } from '@/contracts/finding';
+import { type NewJob } from '@/contracts/ask';
+import { type VehicleEdit } from '@/contracts/vehicle';
 import { type NewTorque } from '@/contracts/torque';
 import { type ChangeRow } from '@/contracts/plan';
 import { type PointId } from '@/core/measure/points';

@@ -1,8 +1,8 @@
 import { z } from 'zod';
+import { typed } from './basics';
 
 const money = z.number().min(0).max(1e7);
 const minutes = z.number().min(0).max(100_000);
-const typed = z.string().trim().min(1).max(160);
 const range = (of: z.ZodNumber) =>
   z.object({ low: of, high: of }).refine((r) => r.low <= r.high, 'A range goes from the lower to the higher figure.');
 

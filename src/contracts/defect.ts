@@ -1,6 +1,6 @@
 import { z } from 'zod';
+import { when } from './basics';
 
-const when = z.coerce.date().transform((d) => d.toISOString());
 const day = z.iso.date('Give the day by which it is mended.');
 
 /** Something that does not fit and was gone on with: open until it is ended with evidence. */

@@ -1,7 +1,5 @@
 import { z } from 'zod';
-
-const when = z.coerce.date().transform((d) => d.toISOString());
-const typed = z.string().trim().min(1).max(160);
+import { when, typed } from './basics';
 
 /** A check that falls due by day or by distance driven since, whichever comes first. */
 export const dueSchema = z.object({

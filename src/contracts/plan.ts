@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { SCHOOLS } from '@/core/selection/schools';
+import { typed } from './basics';
 
-const typed = z.string().trim().min(1).max(160);
 const length = (min: number, max: number) => z.number().min(min).max(max);
 /** The part of the shelf a change was taken from; absent for one measured or to be made. */
 const from = { partId: z.uuid().optional(), partName: z.string().min(1).max(160).optional() };

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { pressPointSchema, type PressRun } from './job';
+import { pressPointSchema, type PressRun } from './press';
 import { UNITS } from '@/core/units/units';
 
 export type PressPoints = PressRun['points'];

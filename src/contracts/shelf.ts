@@ -9,9 +9,7 @@ import {
   PART_KIND_IDS,
   type PartDimensionId,
 } from '@/core/parts/kinds';
-
-const when = z.coerce.date().transform((d) => d.toISOString());
-const typed = z.string().trim().min(1).max(160);
+import { when, typed } from './basics';
 
 const between = (rule: { min: number; max: number }) => z.number().min(rule.min).max(rule.max);
 

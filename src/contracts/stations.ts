@@ -1,4 +1,5 @@
-import { type BoardRow, type JobView } from './job';
+import { type BoardRow } from './board';
+import { type JobView } from './job';
 import { openDefects, openList, type OpenItem } from './openList';
 import { STATIONS, type StationId } from './stationNames';
 

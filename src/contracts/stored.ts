@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { ORIGINS } from '@/core/estimate/estimate';
+import { COIL_ENDS } from '@/core/mechanics/coil/coil';
+import { type CoilAxleInput } from '@/core/suspension/coilBeam/input';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { type AxleInput, type AxlePrediction } from '@/core/suspension/registry';
@@ -92,6 +94,38 @@ const leafInput: z.ZodType<LeafAxleInput> = z.object({
   afterReading: z.number(),
 });
 
+const coil = z.object({
+  wire: estimate,
+  outside: estimate,
+  turns: estimate,
+  ends: z.enum([...COIL_ENDS, 'unknown']),
+  free: estimate.nullable(),
+  rateFactor: estimate.exactOptional(),
+});
+const coilSide = z.object({
+  height: estimate.nullable(),
+  spring: z.object({ load: estimate, length: estimate.nullable() }).nullable(),
+});
+const coilInput: z.ZodType<CoilAxleInput> = z.object({
+  schemaVersion: z.literal(2),
+  kind: z.literal('coilBeam'),
+  rolled: z.boolean(),
+  coil: coil.nullable(),
+  spacer: estimate,
+  ratio: estimate,
+  sides: z.object({ left: coilSide, right: coilSide }),
+  tyreRate: estimate,
+  changes: z.array(
+    z.discriminatedUnion('kind', [
+      z.object({ kind: z.literal('coil'), coil, used: z.boolean() }),
+      z.object({ kind: z.literal('spacer'), height: estimate }),
+    ]),
+  ),
+  hanging: z.number().exactOptional(),
+  states: z.array(z.object({ id: z.string(), name: z.string(), extraMass: estimate })),
+  afterReading: z.number(),
+});
+
 type Raw = Record<string, unknown>;
 /** From each version to the next. */
 const UP: Record<number, (was: Raw) => Raw> = {
@@ -111,7 +145,7 @@ function lifted(stored: unknown): unknown {
 }
 
 /** An immutable input, lifted to the schema of today. */
-export const storedInputSchema = z.preprocess(lifted, leafInput);
+export const storedInputSchema = z.preprocess(lifted, z.union([leafInput, coilInput]));
 
 /** What is stored of an answer. */
 export interface NewResult {

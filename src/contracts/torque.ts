@@ -8,9 +8,8 @@ import {
   WRENCH_STATES,
 } from '@/core/fastener/joints';
 import { UNITS, type UnitId } from '@/core/units/units';
+import { when, typed } from './basics';
 
-const when = z.coerce.date().transform((d) => d.toISOString());
-const typed = z.string().trim().min(1).max(160);
 const unitSchema = z.enum(Object.keys(UNITS) as [UnitId, ...UnitId[]]);
 
 /** What a joint is to be tightened to and how far it is; the last entry counts. */

@@ -1,19 +1,11 @@
 import { z } from 'zod';
-import {
-  failureSchema,
-  featureSchema,
-  findingSchema,
-  kitItemSchema,
-  photoSchema,
-  pressRunSchema,
-  shopLimitSchema,
-  sideFindingSchema,
-  type NewFinding,
-  type NewKitItem,
-  type NewShopLimit,
-  type PressRun,
-} from '@/contracts/job';
+import { failureSchema, sideFindingSchema } from '@/contracts/sideFinding';
+import { featureSchema, kitItemSchema, type NewKitItem } from '@/contracts/kit';
+import { findingSchema, shopLimitSchema, type NewFinding, type NewShopLimit } from '@/contracts/finding';
+import { photoSchema } from '@/contracts/photo';
+import { pressRunSchema, type PressRun } from '@/contracts/press';
 import { type Tx } from './client';
+import { insertRows } from './insertRows';
 
 /** The last finding of every rule and side of a job. */
 export const jobFindings = (tx: Tx, jobId: string) =>
@@ -36,14 +28,8 @@ export async function insertFinding(tx: Tx, jobId: string, f: NewFinding & { ver
   );
   // A retry of the same finding has its values already.
   if (made === 0) return;
-  for (const v of f.values)
-    await tx.run('INSERT INTO finding_value (shop_id, finding_id, measure, value, typed) VALUES ($1, $2, $3, $4, $5)', [
-      tx.shop,
-      f.id,
-      v.measure,
-      v.value,
-      v.typed,
-    ]);
+  const values = f.values.map(({ measure, value, typed }) => ({ finding_id: f.id, measure, value, typed }));
+  await insertRows(tx, 'finding_value', values);
 }
 
 export const jobPhotos = (tx: Tx, jobId: string) =>
@@ -177,11 +163,10 @@ export async function insertPressRun(
     [tx.shop, run.id, jobId, run.side, run.source, tx.person],
   );
   if (made === 0) return;
-  for (const [k, point] of run.points.entries())
-    await tx.run(
-      'INSERT INTO press_point (shop_id, run_id, ordinal, force_n, arch_top_mm, branch) VALUES ($1, $2, $3, $4, $5, $6)',
-      [tx.shop, run.id, k, point.force, point.archTop, point.branch],
-    );
+  const points = run.points.map(({ force, archTop, branch }, ordinal) => ({
+    ...{ run_id: run.id, ordinal, force_n: force, arch_top_mm: archTop, branch },
+  }));
+  await insertRows(tx, 'press_point', points);
 }
 
 /** The shop's own limits: the last one set for every rule, verdict and measure. */

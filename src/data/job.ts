@@ -1,25 +1,15 @@
 import { z } from 'zod';
-import {
-  axleSchema,
-  boardRowSchema,
-  buildSchema,
-  goalSchema,
-  jobSchema,
-  outcomeSchema,
-  packSchema,
-  safetySchema,
-  stateSchema,
-  surveySchema,
-  vehicleSchema,
-  type AskEdit,
-  type GoalRow,
-  type LoadItem,
-  type NewJob,
-  type NewSurvey,
-  type PackEdit,
-} from '@/contracts/job';
+import { axleSchema, vehicleSchema } from '@/contracts/vehicle';
+import { boardRowSchema } from '@/contracts/board';
+import { buildSchema, outcomeSchema } from '@/contracts/build';
+import { goalSchema, jobSchema, type AskEdit, type GoalRow, type NewJob } from '@/contracts/ask';
+import { packSchema, type PackEdit } from '@/contracts/pack';
+import { safetySchema } from '@/contracts/safety';
+import { stateSchema, type LoadItem } from '@/contracts/loads';
+import { surveySchema, type NewSurvey } from '@/contracts/surveyRow';
 import { DUE } from './due';
 import { type Tx } from './client';
+import { insertRows } from './insertRows';
 import { VEHICLE } from './shop';
 
 const JOB = `j.id, j.complaint, j.wanted_change_mm AS "wantedChange", j.wanted_typed AS "wantedTyped",
@@ -278,12 +268,11 @@ export const stateInUse = async (tx: Tx, stateId: string): Promise<boolean> =>
 
 export async function replaceItems(tx: Tx, jobId: string, stateId: string, items: readonly LoadItem[]): Promise<void> {
   await tx.run('DELETE FROM load_item WHERE job_id = $1 AND load_state_id = $2', [jobId, stateId]);
-  for (const [k, i] of items.entries())
-    await tx.run(
-      `INSERT INTO load_item (shop_id, job_id, load_state_id, ordinal, kind, name, mass_kg, mass_typed, station_mm, station_typed)
-       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
-      [tx.shop, jobId, stateId, k, i.kind, i.name, i.mass, i.massTyped, i.station, i.stationTyped],
-    );
+  const rows = items.map((item, ordinal) => ({
+    ...{ job_id: jobId, load_state_id: stateId, ordinal, kind: item.kind, name: item.name, mass_kg: item.mass },
+    ...{ mass_typed: item.massTyped, station_mm: item.station, station_typed: item.stationTyped },
+  }));
+  await insertRows(tx, 'load_item', rows);
 }
 
 export const jobGoals = (tx: Tx, jobId: string) =>
@@ -296,12 +285,10 @@ export const jobGoals = (tx: Tx, jobId: string) =>
 
 export async function replaceGoals(tx: Tx, jobId: string, goals: readonly GoalRow[]): Promise<void> {
   await tx.run('DELETE FROM goal WHERE job_id = $1', [jobId]);
-  for (const g of goals)
-    await tx.run(
-      `INSERT INTO goal (shop_id, job_id, kind, target, target_typed, tolerance, tolerance_typed)
-       VALUES ($1, $2, $3, $4, $5, $6, $7)`,
-      [tx.shop, jobId, g.kind, g.target, g.targetTyped, g.tolerance, g.toleranceTyped],
-    );
+  const rows = goals.map(({ kind, target, targetTyped, tolerance, toleranceTyped }) => ({
+    ...{ job_id: jobId, kind, target, target_typed: targetTyped, tolerance, tolerance_typed: toleranceTyped },
+  }));
+  await insertRows(tx, 'goal', rows);
 }
 
 /** Claims the job's version for a change of its loads. */

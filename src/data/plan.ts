@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { predictionSchema } from '@/contracts/job';
+import { predictionSchema } from '@/contracts/prediction';
 import { predictionRecordSchema, type NewResult } from '@/contracts/stored';
 import {
   changeSchema,
@@ -12,6 +12,7 @@ import {
 import { type AxleInput } from '@/core/suspension/registry';
 import { type LedgerLine } from '@/core/prediction/ledger';
 import { type Tx } from './client';
+import { insertRows } from './insertRows';
 
 const headSchema = planSchema.omit({ changes: true });
 
@@ -96,50 +97,26 @@ export const claimPlan = (tx: Tx, planId: string, version: number) =>
 export async function replaceChanges(tx: Tx, planId: string, changes: readonly ChangeRow[]): Promise<void> {
   await tx.run('DELETE FROM plan_leaf WHERE plan_id = $1', [planId]);
   await tx.run('DELETE FROM plan_change WHERE plan_id = $1', [planId]);
-  for (const [ordinal, change] of changes.entries()) {
+  const rows = changes.map((change, ordinal) => {
     const c: Partial<Record<string, unknown>> = change;
-    await tx.run(
-      `INSERT INTO plan_change (shop_id, plan_id, ordinal, kind, front_mm, front_typed, rear_mm, rear_typed, thickness_mm,
-                                thickness_typed, camber_mm, camber_typed, source, height_mm, height_typed, length_mm, length_typed, leaf_number,
-                                leaf_typed, form, bore_mm, width_mm, used, part_id, part_name, by_free_arch, camber_known)
-       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21, $22, $23, $24, $25, $26, $27)`,
-      [
-        tx.shop,
-        planId,
-        ordinal,
-        change.kind,
-        c.front,
-        c.frontTyped,
-        c.rear,
-        c.rearTyped,
-        c.thickness,
-        c.thicknessTyped,
-        c.camber,
-        c.camberTyped,
-        c.source,
-        c.height,
-        c.heightTyped,
-        c.length,
-        c.lengthTyped,
-        c.leaf,
-        c.leafTyped,
-        c.form,
-        c.bore,
-        c.width,
-        c.used,
-        c.partId,
-        c.partName,
-        c.byFreeArch,
-        c.camberKnown,
-      ],
-    );
-    for (const [k, leaf] of (change.kind === 'pack' ? change.leaves : []).entries())
-      await tx.run(
-        `INSERT INTO plan_leaf (shop_id, plan_id, change, ordinal, front_mm, rear_mm, thickness_mm, camber_mm, camber_known)
-         VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
-        [tx.shop, planId, ordinal, k, leaf.front, leaf.rear, leaf.thickness, leaf.camber, leaf.camberKnown],
-      );
-  }
+    return {
+      ...{ plan_id: planId, ordinal, kind: change.kind, source: c.source, form: c.form, used: c.used },
+      ...{ front_mm: c.front, front_typed: c.frontTyped, rear_mm: c.rear, rear_typed: c.rearTyped },
+      ...{ thickness_mm: c.thickness, thickness_typed: c.thicknessTyped, camber_mm: c.camber },
+      ...{ camber_typed: c.camberTyped, camber_known: c.camberKnown, by_free_arch: c.byFreeArch },
+      ...{ height_mm: c.height, height_typed: c.heightTyped, length_mm: c.length, length_typed: c.lengthTyped },
+      ...{ leaf_number: c.leaf, leaf_typed: c.leafTyped, bore_mm: c.bore, width_mm: c.width },
+      ...{ part_id: c.partId, part_name: c.partName },
+    };
+  });
+  await insertRows(tx, 'plan_change', rows);
+  const leaves = changes.flatMap((change, k) =>
+    (change.kind === 'pack' ? change.leaves : []).map((leaf, ordinal) => ({
+      ...{ plan_id: planId, change: k, ordinal, front_mm: leaf.front, rear_mm: leaf.rear },
+      ...{ thickness_mm: leaf.thickness, camber_mm: leaf.camber, camber_known: leaf.camberKnown },
+    })),
+  );
+  await insertRows(tx, 'plan_leaf', leaves);
 }
 
 /** What must fit, out of the immutable result: never the whole drawing and curves. */
@@ -208,21 +185,22 @@ export const insertPrediction = (tx: Tx, f: NewStoredPrediction) =>
     ],
   );
 
-export async function insertLedger(
+/** Ledgers of a prediction: a side's and load state's lines in their order. */
+export const insertLedgers = (
   tx: Tx,
   predictionId: string,
-  side: string,
-  stateId: string,
-  lines: readonly LedgerLine[],
-): Promise<void> {
-  for (const [ordinal, line] of lines.entries()) {
-    await tx.run(
-      `INSERT INTO ledger_line (shop_id, prediction_id, side, load_state_id, ordinal, kind, label, value_mm, half90_mm)
-       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
-      [tx.shop, predictionId, side, stateId, ordinal, line.kind, line.label, line.value, line.half90],
-    );
-  }
-}
+  ledgers: readonly { side: string; stateId: string; lines: readonly LedgerLine[] }[],
+): Promise<number> =>
+  insertRows(
+    tx,
+    'ledger_line',
+    ledgers.flatMap(({ side, stateId, lines }) =>
+      lines.map((line, ordinal) => ({
+        ...{ prediction_id: predictionId, side, load_state_id: stateId, ordinal, kind: line.kind, label: line.label },
+        ...{ value_mm: line.value, half90_mm: line.half90 },
+      })),
+    ),
+  );
 
 export const insertOutcome = (
   tx: Tx,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { daySchema, readingSchema, type NewDay, type NewReading } from '@/contracts/job';
+import { daySchema, readingSchema, type NewDay, type NewReading } from '@/contracts/reading';
 import { type Tx } from './client';
 
 const READING = `r.id, r.point, r.phase, r.side, r.leaf_id AS "leafId", r.load_state_id AS "stateId", r.typed, r.value, r.unit,

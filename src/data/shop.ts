@@ -1,4 +1,5 @@
-import { knownAxleSchema, personSchema, vehicleAxleSchema, type Vehicle, type VehicleEdit } from '@/contracts/job';
+import { knownAxleSchema, vehicleAxleSchema, type Vehicle, type VehicleEdit } from '@/contracts/vehicle';
+import { personSchema } from '@/contracts/person';
 import { type AxlePosition, type Suspension } from '@/core/suspension/names';
 import { personUnitSchema, type PersonUnit } from '@/contracts/units';
 import { z } from 'zod';

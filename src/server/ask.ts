@@ -1,15 +1,10 @@
 // Ask: a new job, its goals, its loads, its vehicle.
 import { randomUUID } from 'node:crypto';
-import {
-  type AskEdit,
-  type JobView,
-  type LoadItem,
-  type LoadsEdit,
-  type NewJob,
-  type NewKitItem,
-  type newFeatureSchema,
-  type VehicleEdit,
-} from '@/contracts/job';
+import { type AskEdit, type NewJob } from '@/contracts/ask';
+import { type JobView } from '@/contracts/job';
+import { type LoadItem, type LoadsEdit } from '@/contracts/loads';
+import { type NewKitItem, type newFeatureSchema } from '@/contracts/kit';
+import { type VehicleEdit } from '@/contracts/vehicle';
 import { conflict, notFound, ProblemError } from '@/contracts/problem';
 import { lumped } from '@/core/sheet/reading';
 import { type Tx } from '@/data/client';

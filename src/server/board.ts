@@ -1,5 +1,6 @@
 import { type Tick } from '@/contracts/due';
-import { type BoardRow, type KnownAxle } from '@/contracts/job';
+import { type BoardRow } from '@/contracts/board';
+import { type KnownAxle } from '@/contracts/vehicle';
 import { looseJoints, openDefects, openList } from '@/contracts/openList';
 import { notFound, ProblemError } from '@/contracts/problem';
 import { type Tx } from '@/data/client';

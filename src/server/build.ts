@@ -38,6 +38,7 @@ async function fitNow(view: JobView): Promise<FitRow[]> {
   if (missingFor(assembled.input).length > 0) return fitRows(view, null, assembled);
   try {
     const prediction = await solveCentral(assembled.input);
+    if (prediction.kind !== 'longitudinalLeaf') return fitRows(view, null, assembled);
     return fitRows(view, factsOf(prediction), assembled);
   } catch (error) {
     if (!(error instanceof ProblemError) || error.problem.code !== 'unsolvable') throw error;

@@ -1,12 +1,7 @@
 // Inspect: findings, failures, what was found by the way, the shop's own limits.
-import {
-  type JobView,
-  type NewFinding,
-  type NewShopLimit,
-  type closeSideFindingSchema,
-  type newFailureSchema,
-  type newSideFindingSchema,
-} from '@/contracts/job';
+import { type JobView } from '@/contracts/job';
+import { type NewFinding, type NewShopLimit } from '@/contracts/finding';
+import { type closeSideFindingSchema, type newFailureSchema, type newSideFindingSchema } from '@/contracts/sideFinding';
 import { notFound, ProblemError } from '@/contracts/problem';
 import { judge, ruleOf, shopRule } from '@/core/inspection/rules';
 import { parseMeasured } from '@/core/units/parse';

@@ -1,16 +1,10 @@
 // Measure: readings, the day they were taken on, what is seen of the pack.
 import { randomUUID } from 'node:crypto';
-import {
-  readingKey,
-  type JobView,
-  type NewDay,
-  type NewReading,
-  type NewSurvey,
-  type PackEdit,
-  type ReadingRow,
-  type newPressRunSchema,
-  type pressFileSchema,
-} from '@/contracts/job';
+import { readingKey, type NewDay, type NewReading, type ReadingRow } from '@/contracts/reading';
+import { type JobView } from '@/contracts/job';
+import { type NewSurvey } from '@/contracts/surveyRow';
+import { type PackEdit } from '@/contracts/pack';
+import { type newPressRunSchema, type pressFileSchema } from '@/contracts/press';
 import { readPressFile } from '@/contracts/pressFile';
 import { conflict, ProblemError } from '@/contracts/problem';
 import { pointOf } from '@/core/measure/points';

@@ -1,6 +1,7 @@
 import 'server-only';
 import { cookies } from 'next/headers';
-import { type JobView, type Person } from '@/contracts/job';
+import { type JobView } from '@/contracts/job';
+import { type Person } from '@/contracts/person';
 import { ProblemError } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
 import { METRIC_VIEW, unitView, type UnitView } from '@/contracts/units';

@@ -7,7 +7,7 @@ import { SIDES } from '@/core/vehicle/side';
 import { missingFor } from '@/core/suspension/longitudinalLeaf/missing';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { CORE_VERSION } from '@/core/version';
-import { insertLedger, insertPrediction } from '@/data/plan';
+import { insertLedgers, insertPrediction } from '@/data/plan';
 import { loadJob } from './jobs';
 import { solveInThread, STORED_SAMPLES } from './solve';
 import { type InTx } from './http';
@@ -64,13 +64,14 @@ export async function storePrediction(
       inputs: input,
       result: { schemaVersion: 1, prediction, bands },
     });
-    for (const side of written > 0 ? SIDES : []) {
-      for (const [k, state] of (prediction.sides[side]?.states ?? []).entries()) {
+    const ledgers = SIDES.flatMap((side) =>
+      (prediction.sides[side]?.states ?? []).map((state, k) => {
         const half = bands[side]?.[k]?.half;
-        const ledger = state.ledger.map((line) => (line.kind === 'total' && half ? { ...line, half90: half } : line));
-        await insertLedger(tx, request.id, side, state.id, ledger);
-      }
-    }
+        const lines = state.ledger.map((line) => (line.kind === 'total' && half ? { ...line, half90: half } : line));
+        return { side, stateId: state.id, lines };
+      }),
+    );
+    if (written > 0) await insertLedgers(tx, request.id, ledgers);
     return loadJob(tx, jobId);
   });
 }

@@ -1,6 +1,7 @@
 // Prove: after heights against what was foretold.
 import { randomUUID } from 'node:crypto';
-import { type DayRow, type JobView, type NewReading, type ReadingRow } from '@/contracts/job';
+import { type DayRow, type NewReading, type ReadingRow } from '@/contracts/reading';
+import { type JobView } from '@/contracts/job';
 import { ProblemError } from '@/contracts/problem';
 import { compareHeights, type Comparison, type TakenHeight } from '@/core/vehicle/likeWithLike';
 import { RETORQUE } from '@/core/fastener/joints';

@@ -1,6 +1,6 @@
 import { type CostEdit } from '@/contracts/cost';
 import { type JobView } from '@/contracts/job';
-import { DEMO, expect, test, typeInto } from './shop';
+import { DEMO, expect, focusOn, test, typeInto } from './shop';
 
 test('costs add up as ranges, used beside new, what is left out is named, and two people do not overwrite one another', async ({
   page,
@@ -103,4 +103,68 @@ test('a slider round the plan shows at once what the same figure typed into the 
   await typeInto(page, 'Thickness', '8.1');
   await expect(page.getByText('saved, version 3')).toBeVisible();
   await expect(page.locator('.under-ledger p').first()).toContainText(tried);
+});
+
+test('rake is told in every load state from what is read of the other axle, and its springs are assumed until its lips tell them', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO.planned}/measure`);
+  await focusOn(page.getByLabel('Hub to arch lip, left', { exact: true }));
+  const folded = page.getByLabel('Ground to arch lip, left', { exact: true });
+  await folded.evaluate((input) => {
+    input.closest('details')!.open = true;
+  });
+  for (const [name, text] of [
+    ['Ground to arch lip, left', '962'],
+    ['Ground to arch lip, right', '960'],
+    ['Ground to arch lip, other axle, left', '900'],
+    ['Ground to arch lip, other axle, right', '902'],
+    ['Axle load, other axle', '980 kg'],
+  ] as const) {
+    const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
+    await typeInto(page, name, text);
+    await saved;
+  }
+  const level = page.getByRole('region', { name: 'Level and rake' });
+  const row = level.getByRole('table', { name: 'Level in every load state' }).getByRole('row').nth(2);
+  await page.goto(`${DEMO.planned}/choose`);
+  await expect(row).toContainText('stretcher kit and crew');
+  await expect(row.getByRole('cell').nth(2)).toContainText('mm');
+  await expect(level.getByText('Springs of the other axle assumed from its load')).toBeVisible();
+  // 961 less 901 as it stands today.
+  await expect(level.getByRole('row').nth(1).getByRole('cell').nth(2)).toContainText('+60');
+  await level.getByRole('button', { name: 'stretcher kit and crew' }).click();
+  await expect(level.locator('svg')).toHaveAttribute('aria-label', /in “stretcher kit and crew”/);
+  // Its lips read with that load aboard tell its springs.
+  await page.goto(`${DEMO.planned}/measure`);
+  for (const side of ['left', 'right']) {
+    const again = page.getByLabel(`Ground to arch lip, other axle, ${side}, stretcher kit and crew`, { exact: true });
+    await again.evaluate((input) => {
+      const fold = input.closest('details');
+      if (fold) fold.open = true;
+    });
+    const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
+    await typeInto(page, `Ground to arch lip, other axle, ${side}, stretcher kit and crew`, '893');
+    await saved;
+  }
+  await page.goto(`${DEMO.planned}/choose`);
+  await expect(level.getByText('learned from its lips under two loads')).toBeVisible();
+});
+
+test('where the eye stands above the shackle’s pivot, a longer shackle lowers the frame', async ({ page }) => {
+  const say = async (where: string) => {
+    await page.goto(`${DEMO.planned}/measure`);
+    const chip = page.getByRole('group', { name: 'The spring’s eye is' }).getByRole('button', { name: where });
+    await expect(chip).toBeEnabled();
+    await chip.click();
+    await expect(chip).toHaveAttribute('aria-pressed', 'true');
+  };
+  const line = page.getByTestId('ledger').locator('tr[data-kind=shackle]');
+  await page.goto(`${DEMO.planned}/choose`);
+  await page.getByRole('button', { name: '+ Shackle' }).click();
+  await typeInto(page, 'New shackle, bolt to bolt', '130 mm');
+  await expect(line).toContainText('+', { timeout: 30_000 });
+  await say('above it');
+  await page.goto(`${DEMO.planned}/choose`);
+  await expect(line).toContainText('−', { timeout: 30_000 });
 });

@@ -59,7 +59,7 @@ test('Enter walks the whole sheet in the order of walking round the vehicle, wit
     const { rule } = pointOf(point);
     if (rule.dimension === 'mass') return `${Math.round(rule.expected! / 0.45359237)} lb`;
     if (rule.dimension === 'angle') return '97';
-    if (rule.dimension === 'rate') return '240';
+    if (rule.dimension === 'rate') return String(rule.expected!);
     if (rule.dimension === 'count') return '6';
     if (rule.dimension === 'thread') return '9/16-18 UNF';
     if (point === 'uboltPitch') return '1/20 in';

@@ -1,10 +1,14 @@
 import { type APIRequestContext } from '@playwright/test';
-import { type JobView, type PredictionRow } from '@/contracts/job';
+import { type JobView } from '@/contracts/job';
+import { type PredictionRow } from '@/contracts/prediction';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { finish } from '@/core/finish';
 import { bandsOfAxle, predictAxle } from '@/core/suspension/registry';
 import { CORE_VERSION } from '@/core/version';
 import { uniformFrom } from '@/workers/random';
+import { closePool, withShop } from '@/data/client';
+import { DEMO_PERSON, DEMO_SHOP } from '@/server/context';
+import { loadJob } from '@/server/jobs';
 import { DEMO, expect, newJob, onDatabase, test } from './shop';
 
 const get = async (request: APIRequestContext, job: string): Promise<JobView> =>
@@ -307,4 +311,24 @@ test('a corrected after height replaces the outcome shown and keeps the first on
   expect(now[0]).toMatchObject({ measured: 431, predicted: old.predicted, inside: true });
   const { rowCount } = await onDatabase(shop.ownerUrl, (c) => c.query("SELECT FROM outcome WHERE side = 'left'"));
   expect(rowCount).toBe(3);
+});
+
+test('a station’s page is read from the database in at most six statements', async ({ shop }, info) => {
+  const before = process.env.APP_DATABASE_URL;
+  process.env.APP_DATABASE_URL = shop.appUrl;
+  try {
+    let statements = 0;
+    const id = DEMO.planned.split('/').at(-1)!;
+    const view = await withShop(DEMO_SHOP, DEMO_PERSON, (tx) =>
+      loadJob({ ...tx, rows: (...asked) => ((statements += 1), tx.rows(...asked)) }, id),
+    );
+    expect(view.readings.length).toBeGreaterThan(20);
+    expect(view.vehicle.name).toBe('Beach-rescue four-by-four');
+    info.annotations.push({ type: 'statements', description: String(statements) });
+    console.log(`      a job is loaded in ${statements} statements`);
+    expect(statements).toBeLessThanOrEqual(6);
+  } finally {
+    await closePool();
+    process.env.APP_DATABASE_URL = before;
+  }
 });

@@ -163,7 +163,9 @@ test('in inches and pounds a bare number means what the field shows, for the per
   await expect(page.getByText(/thread 9\/16/)).toHaveCount(0);
   // One quantity may differ.
   await page.getByRole('button', { name: 'units…' }).click();
+  const kept = page.waitForResponse((r) => r.url().endsWith('/people/units') && r.ok());
   await page.getByRole('group', { name: 'lengths' }).getByRole('button', { name: 'mm' }).click();
+  await kept;
   await page.goto(`${DEMO.begun}/measure`);
   await expect(page.getByLabel('Loaded arch, left', { exact: true })).toHaveValue('2 in');
   await expect(page.getByLabel('Hub to arch lip, left', { exact: true })).toHaveValue('291');

@@ -1,5 +1,7 @@
 /** Young's modulus of spring steel, MPa. Common handbook value, used unless the part says otherwise. */
 export const SPRING_STEEL_E = 206_800;
+/** Shear modulus of spring steel, MPa. Common handbook value. */
+export const SPRING_STEEL_G = 79_300;
 
 /** Standard gravity, m/s² (exact by definition, 3rd CGPM 1901). */
 export const GRAVITY = 9.80665;

@@ -54,6 +54,7 @@ interface SideFacts<T extends KindTypes> {
 }
 export type SidePrediction<T extends KindTypes> = SideFacts<T> & T['beside'];
 export type Prediction<T extends KindTypes> = T['fasteners'] & {
+  kind: T['input']['kind'];
   coreVersion: string;
   sides: Record<Side, SidePrediction<T> | null>;
 };
@@ -85,7 +86,7 @@ export function* predictCentral<T extends KindTypes>(
     const { input: own, fit, unfit } = kind.taught(input, side);
     sides[side] = { ...(yield* predictSide(kind, own, side, ranked)), fit, unfit };
   }
-  return { coreVersion: CORE_VERSION, sides, ...kind.fasteners(input, kind.draw(input, central)) };
+  return { kind: kind.id, coreVersion: CORE_VERSION, sides, ...kind.fasteners(input, kind.draw(input, central)) };
 }
 
 function* predictSide<T extends KindTypes>(

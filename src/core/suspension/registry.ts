@@ -1,17 +1,23 @@
+import { CoreError } from '../errors';
 import { type Uniform } from '../estimate/estimate';
 import { predictBands, type Band } from '../prediction/band';
 import { predictCentral, type Prediction } from '../prediction/central';
 import { FRAME_LINES } from '../prediction/ledger';
 import { type Side } from '../vehicle/side';
 import { type SuspensionKind } from './kind';
+import { COIL_BEAM, COIL_LINES, type CoilTypes } from './coilBeam/kind';
 import { LONGITUDINAL_LEAF, type LeafTypes } from './longitudinalLeaf/kind';
 import { LEAF_LINES } from './longitudinalLeaf/lines';
 
-/** Every kind of suspension that can be predicted. A new kind is a folder and a line in each of these. */
+/** Every kind of suspension that can be predicted. A new kind is a folder and a line in each list of this file. */
 interface Kinds {
   longitudinalLeaf: LeafTypes;
+  coilBeam: CoilTypes;
 }
-const KINDS: { [K in keyof Kinds]: SuspensionKind<Kinds[K]> } = { longitudinalLeaf: LONGITUDINAL_LEAF };
+const KINDS: { [K in keyof Kinds]: SuspensionKind<Kinds[K]> } = {
+  longitudinalLeaf: LONGITUDINAL_LEAF,
+  coilBeam: COIL_BEAM,
+};
 
 export type KindId = keyof Kinds;
 export const KIND_IDS = Object.keys(KINDS) as [KindId, ...KindId[]];
@@ -21,21 +27,31 @@ export type AxleInput = Kinds[KindId]['input'];
 export type AxlePrediction = { [K in KindId]: Prediction<Kinds[K]> }[KindId];
 
 /** What the lines of a ledger may be. */
-export const LEDGER_KINDS = [...FRAME_LINES, ...LEAF_LINES] as const;
+export const LEDGER_KINDS = [...FRAME_LINES, ...LEAF_LINES, ...COIL_LINES] as const;
 
-type TypesOf<I extends AxleInput> = Kinds[I['kind']];
-
-/** The kind of suspension of an axle. */
-export const kindOf = <I extends AxleInput>(input: I): SuspensionKind<TypesOf<I>> => KINDS[input.kind];
+type PredictionOf<I extends AxleInput> = I extends AxleInput ? Prediction<Kinds[I['kind']]> : never;
 
 /** First answer for an axle of any kind, see `predictCentral`. @throws CoreError as there */
-export const predictAxle = <I extends AxleInput>(input: I, ranked = true): Generator<void, Prediction<TypesOf<I>>> =>
-  predictCentral(kindOf(input), input, ranked);
+export function predictAxle<I extends AxleInput>(input: I, ranked?: boolean): Generator<void, PredictionOf<I>>;
+export function predictAxle(input: AxleInput, ranked = true): Generator<void, AxlePrediction> {
+  switch (input.kind) {
+    case 'longitudinalLeaf':
+      return predictCentral(KINDS.longitudinalLeaf, input, ranked);
+    case 'coilBeam':
+      return predictCentral(KINDS.coilBeam, input, ranked);
+  }
+}
 
-/** 90 % bands for an axle of any kind, see `predictBands`. @throws CoreError as there */
-export const bandsOfAxle = <I extends AxleInput>(
-  input: I,
-  prediction: Prediction<TypesOf<I>>,
+/** 90 % bands for an axle of any kind, see `predictBands`. @throws CoreError as there, and for an answer of another kind */
+export function bandsOfAxle(
+  input: AxleInput,
+  prediction: AxlePrediction,
   uniform: Uniform,
   samples: number,
-): Generator<number, Record<Side, Band[] | null>> => predictBands(kindOf(input), input, prediction, uniform, samples);
+): Generator<number, Record<Side, Band[] | null>> {
+  if (input.kind === 'longitudinalLeaf' && prediction.kind === input.kind)
+    return predictBands(KINDS.longitudinalLeaf, input, prediction, uniform, samples);
+  if (input.kind === 'coilBeam' && prediction.kind === input.kind)
+    return predictBands(KINDS.coilBeam, input, prediction, uniform, samples);
+  throw new CoreError('bad-input', 'prediction', 'this answer is of another kind of suspension than the input');
+}

@@ -1,6 +1,7 @@
 'use client';
 import { Checkbox } from 'antd';
-import { type GoalRow, type JobView } from '@/contracts/job';
+import { type GoalRow } from '@/contracts/ask';
+import { type JobView } from '@/contracts/job';
 import { GOAL_KINDS, type GoalKind } from '@/core/height/goals';
 import { TextField } from '../controls/TextField';
 import { TypedField, type Typed } from '../measured/TypedField';

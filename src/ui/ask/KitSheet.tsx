@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { type KitItem } from '@/contracts/job';
+import { type KitItem } from '@/contracts/kit';
 import { kitSuits } from '@/core/vehicle/rating';
 import { type FieldRule } from '@/core/units/parse';
 import { Chips } from '../controls/Chips';

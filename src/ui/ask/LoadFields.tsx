@@ -1,6 +1,6 @@
 'use client';
 import { Select } from 'antd';
-import { type LoadItem } from '@/contracts/job';
+import { type LoadItem } from '@/contracts/loads';
 import { LOAD_KINDS, lumped, type LoadKind } from '@/core/sheet/reading';
 import { TextField } from '../controls/TextField';
 import { Length } from '../measured/Figure';

@@ -1,5 +1,6 @@
 'use client';
-import { type JobView, type LoadsEdit } from '@/contracts/job';
+import { type JobView } from '@/contracts/job';
+import { type LoadsEdit } from '@/contracts/loads';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';

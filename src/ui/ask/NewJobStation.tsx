@@ -1,6 +1,8 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { type KnownAxle, type NewJob, type Person } from '@/contracts/job';
+import { type KnownAxle } from '@/contracts/vehicle';
+import { type NewJob } from '@/contracts/ask';
+import { type Person } from '@/contracts/person';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { PageFrame } from '../frame/PageFrame';

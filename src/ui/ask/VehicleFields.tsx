@@ -1,7 +1,8 @@
 'use client';
 import { Checkbox, Select } from 'antd';
 import { useId } from 'react';
-import { type KnownAxle, type NewJob } from '@/contracts/job';
+import { type KnownAxle } from '@/contracts/vehicle';
+import { type NewJob } from '@/contracts/ask';
 import { AXLE_CLASSES, type AxleClass } from '@/core/sheet/axleClass';
 import { SUSPENSIONS, type Suspension } from '@/core/suspension/names';
 import { Chips } from '../controls/Chips';

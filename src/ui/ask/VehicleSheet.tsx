@@ -1,6 +1,7 @@
 'use client';
 import { Select } from 'antd';
-import { type JobView, type VehicleEdit } from '@/contracts/job';
+import { type JobView } from '@/contracts/job';
+import { type VehicleEdit } from '@/contracts/vehicle';
 import { RATED_PARTS, type RatedPart } from '@/core/vehicle/rating';
 import { AXLE_POSITIONS, SUSPENSIONS, type AxlePosition, type Suspension } from '@/core/suspension/names';
 import { Sheet } from '../controls/Sheet';

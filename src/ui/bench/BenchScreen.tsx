@@ -3,7 +3,7 @@ import { Select } from 'antd';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { type Person } from '@/contracts/job';
+import { type Person } from '@/contracts/person';
 import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
 import { type BenchPack } from '@/core/bench/benchPack';
 import { Sheet } from '../controls/Sheet';

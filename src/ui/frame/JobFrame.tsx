@@ -1,7 +1,8 @@
 'use client';
 import { useMemo, type ReactNode } from 'react';
 import { type FitRow } from '@/contracts/fit';
-import { type JobView, type Person } from '@/contracts/job';
+import { type JobView } from '@/contracts/job';
+import { type Person } from '@/contracts/person';
 import { openList } from '@/contracts/openList';
 import { type StationId } from '@/contracts/stationNames';
 import { stationStates } from '@/contracts/stations';

@@ -1,6 +1,6 @@
 'use client';
 import { type ReactNode } from 'react';
-import { type Person } from '@/contracts/job';
+import { type Person } from '@/contracts/person';
 import { StationTape } from './StationTape';
 import { Tools } from './Tools';
 import { useReady } from './useReady';

@@ -1,7 +1,7 @@
 'use client';
 import { Popover, Select } from 'antd';
 import { useRouter } from 'next/navigation';
-import { type Person } from '@/contracts/job';
+import { type Person } from '@/contracts/person';
 import { CHOSEN_DIMENSIONS, INCH_VIEW, METRIC_VIEW, UNIT_CHOICES, type ChosenDimension } from '@/contracts/units';
 import { Chips } from '../controls/Chips';
 import { useView } from '../theme/Providers';

@@ -1,7 +1,7 @@
 'use client';
 import { Select } from 'antd';
 import { useState } from 'react';
-import { type NewFinding } from '@/contracts/job';
+import { type NewFinding } from '@/contracts/finding';
 import { type Side } from '@/core/vehicle/side';
 import { consequences, derivedValue, judge, type InspectionRule, type RuleId } from '@/core/inspection/rules';
 import { lengthRule } from '@/core/units/rules';

@@ -1,7 +1,7 @@
 'use client';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type SideFinding } from '@/contracts/job';
+import { type SideFinding } from '@/contracts/sideFinding';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';

@@ -1,5 +1,5 @@
 'use client';
-import { type Person } from '@/contracts/job';
+import { type Person } from '@/contracts/person';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { PageFrame } from '../frame/PageFrame';

@@ -1,6 +1,6 @@
 'use client';
 import { type Live } from '@/contracts/instrument';
-import { type NewReading } from '@/contracts/job';
+import { type NewReading } from '@/contracts/reading';
 import { parseMeasured } from '@/core/units/parse';
 import { HEIGHT_POINTS } from '@/core/sheet/common';
 import { pointOf, type PointId } from '@/core/measure/points';

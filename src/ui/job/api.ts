@@ -32,13 +32,17 @@ const SAVES = ['POST', 'PUT', 'PATCH'];
 /** A save that hangs is given up, so that the ones behind it go on; a prediction is solved anew on the server and takes longest, ms. */
 const LONGEST_SAVE = 45_000;
 const LONGEST_READ = 20_000;
+/** A save this small goes on when the page is left before it is answered; browsers keep no more of a page that is gone. */
+const KEPT = 20_000;
 
 async function send<T>(path: string, init: RequestInit): Promise<T> {
   let response: Response;
   try {
+    const saves = SAVES.includes(init.method ?? '');
     response = await fetch(path, {
       ...init,
-      signal: AbortSignal.timeout(SAVES.includes(init.method ?? '') ? LONGEST_SAVE : LONGEST_READ),
+      keepalive: saves && typeof init.body === 'string' && init.body.length < KEPT,
+      signal: AbortSignal.timeout(saves ? LONGEST_SAVE : LONGEST_READ),
     });
   } catch (error) {
     if (error instanceof DOMException && error.name === 'TimeoutError')

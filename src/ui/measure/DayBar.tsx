@@ -1,5 +1,6 @@
 'use client';
-import { type JobView, type NewDay } from '@/contracts/job';
+import { type JobView } from '@/contracts/job';
+import { type NewDay } from '@/contracts/reading';
 import { pressureRule } from '@/core/units/rules';
 import { Chips } from '../controls/Chips';
 import { ProblemNote } from '../job/ProblemNote';

@@ -1,7 +1,8 @@
 'use client';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { readingKey, type JobView, type ReadingRow } from '@/contracts/job';
+import { readingKey, type ReadingRow } from '@/contracts/reading';
+import { type JobView } from '@/contracts/job';
 import { pointOf } from '@/core/measure/points';
 import { PhotoStrip } from '../inspect/PhotoStrip';
 import { call } from '../job/api';

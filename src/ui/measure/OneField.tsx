@@ -1,6 +1,6 @@
 'use client';
 import { type ReactNode } from 'react';
-import { readingKey } from '@/contracts/job';
+import { readingKey } from '@/contracts/reading';
 import { GROUPS, pointOf, type GroupId } from '@/core/measure/points';
 import { PLACES } from '@/core/sheet/point';
 import { type JobHandle } from '../job/useJob';

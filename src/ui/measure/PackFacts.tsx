@@ -1,5 +1,5 @@
 'use client';
-import { type PackEdit } from '@/contracts/job';
+import { type PackEdit } from '@/contracts/pack';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';

@@ -1,7 +1,7 @@
 'use client';
 import { useId, useState } from 'react';
 import { type Live } from '@/contracts/instrument';
-import { type PressRun as Run } from '@/contracts/job';
+import { type PressRun as Run } from '@/contracts/press';
 import { type Side } from '@/core/vehicle/side';
 import { SideChips } from '../controls/SideChips';
 import { Marked } from '../controls/Mark';

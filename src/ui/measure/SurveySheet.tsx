@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { type NewSurvey, type SurveyRow } from '@/contracts/job';
+import { type NewSurvey, type SurveyRow } from '@/contracts/surveyRow';
 import {
   isSlack,
   OBSTRUCTION_ITEMS,

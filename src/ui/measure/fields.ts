@@ -1,4 +1,5 @@
-import { readingKey, type JobView } from '@/contracts/job';
+import { readingKey } from '@/contracts/reading';
+import { type JobView } from '@/contracts/job';
 import { SIDES, type Side } from '@/core/vehicle/side';
 import { GROUPS, POINT_IDS, pointOf, type GroupId, type PointId } from '@/core/measure/points';
 

@@ -1,4 +1,5 @@
-import { readingKey, type JobView } from '@/contracts/job';
+import { readingKey } from '@/contracts/reading';
+import { type JobView } from '@/contracts/job';
 import { type Missing } from '@/core/suspension/longitudinalLeaf/assemble';
 import { POINTS } from '@/core/measure/points';
 import { type Point } from '@/core/sheet/point';

@@ -1,6 +1,6 @@
 'use client';
 import { type ReactNode } from 'react';
-import { readingKey, type NewReading } from '@/contracts/job';
+import { readingKey, type NewReading } from '@/contracts/reading';
 import { pointOf, type PointId } from '@/core/measure/points';
 import { type JobHandle } from '../job/useJob';
 import { doubtOf } from '@/core/measure/plausible';

@@ -48,7 +48,10 @@ export function usePrediction(input: LeafAxleInput | null, samples = 120, ranked
       setAnswer((old) => {
         switch (data.stage) {
           case 'central':
-            return { ...IDLE, of: of.current, prediction: data.prediction, progress: samples > 0 ? 0 : null };
+            // Only axles on leaf springs are asked about from the screens so far.
+            return data.prediction.kind === 'longitudinalLeaf'
+              ? { ...IDLE, of: of.current, prediction: data.prediction, progress: samples > 0 ? 0 : null }
+              : old;
           case 'progress':
             return { ...old, progress: data.done };
           case 'bands':

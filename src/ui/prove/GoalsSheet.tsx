@@ -1,5 +1,6 @@
 'use client';
-import { type GoalRow, type JobView } from '@/contracts/job';
+import { type GoalRow } from '@/contracts/ask';
+import { type JobView } from '@/contracts/job';
 import { SIDES } from '@/core/vehicle/side';
 import { GOAL_POINTS, goalValue, judgeGoal } from '@/core/height/goals';
 import { pointOf } from '@/core/measure/points';

@@ -2,7 +2,8 @@
 import { Marked } from '../controls/Mark';
 import { Checkbox } from 'antd';
 import { useState } from 'react';
-import { type JobView, type Outcome } from '@/contracts/job';
+import { type JobView } from '@/contracts/job';
+import { type Outcome } from '@/contracts/build';
 import { SIDES, type Side } from '@/core/vehicle/side';
 import { summarise, type LedgerSummary } from '@/core/prediction/ledger';
 import { Chips } from '../controls/Chips';

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { type Person } from '@/contracts/job';
+import { type Person } from '@/contracts/person';
 import { shelfAskSchema, type ShelfAsk, type ShelfItem, type ShelfPage } from '@/contracts/shelf';
 import { PageFrame } from '../frame/PageFrame';
 import { StationTape } from '../frame/StationTape';

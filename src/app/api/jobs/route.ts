@@ -1,4 +1,4 @@
-import { newJobSchema } from '@/contracts/job';
+import { newJobSchema } from '@/contracts/ask';
 import { inShop } from '@/server/context';
 import { respond } from '@/server/http';
 import { createJob } from '@/server/ask';

@@ -1,4 +1,4 @@
-import { askSchema } from '@/contracts/job';
+import { askSchema } from '@/contracts/ask';
 import { editAsk } from '@/server/ask';
 import { idRoute } from '@/server/http';
 import { loadJob } from '@/server/jobs';

@@ -1,4 +1,4 @@
-import { closeSideFindingSchema } from '@/contracts/job';
+import { closeSideFindingSchema } from '@/contracts/sideFinding';
 import { idRoute } from '@/server/http';
 import { finishSideFinding } from '@/server/inspect';
 

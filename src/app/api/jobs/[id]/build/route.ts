@@ -1,4 +1,4 @@
-import { newBuildSchema } from '@/contracts/job';
+import { newBuildSchema } from '@/contracts/build';
 import { idRoute } from '@/server/http';
 import { startBuild } from '@/server/build';
 

@@ -1,4 +1,4 @@
-import { newDaySchema } from '@/contracts/job';
+import { newDaySchema } from '@/contracts/reading';
 import { beginDay } from '@/server/measure';
 import { idRoute } from '@/server/http';
 

@@ -1,4 +1,4 @@
-import { newFailureSchema } from '@/contracts/job';
+import { newFailureSchema } from '@/contracts/sideFinding';
 import { idRoute } from '@/server/http';
 import { addFailure } from '@/server/inspect';
 

@@ -1,4 +1,4 @@
-import { newFeatureSchema } from '@/contracts/job';
+import { newFeatureSchema } from '@/contracts/kit';
 import { addFeature } from '@/server/ask';
 import { idRoute } from '@/server/http';
 

@@ -1,4 +1,4 @@
-import { newFindingSchema } from '@/contracts/job';
+import { newFindingSchema } from '@/contracts/finding';
 import { idRoute } from '@/server/http';
 import { addFinding } from '@/server/inspect';
 

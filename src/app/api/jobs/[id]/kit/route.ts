@@ -1,4 +1,4 @@
-import { newKitItemSchema } from '@/contracts/job';
+import { newKitItemSchema } from '@/contracts/kit';
 import { putKit } from '@/server/ask';
 import { idRoute } from '@/server/http';
 

@@ -1,4 +1,4 @@
-import { newShopLimitSchema } from '@/contracts/job';
+import { newShopLimitSchema } from '@/contracts/finding';
 import { idRoute } from '@/server/http';
 import { setShopLimit } from '@/server/inspect';
 

@@ -1,4 +1,4 @@
-import { loadsEditSchema } from '@/contracts/job';
+import { loadsEditSchema } from '@/contracts/loads';
 import { editLoads } from '@/server/ask';
 import { idRoute } from '@/server/http';
 

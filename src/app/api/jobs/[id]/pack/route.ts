@@ -1,4 +1,4 @@
-import { packEditSchema } from '@/contracts/job';
+import { packEditSchema } from '@/contracts/pack';
 import { editPack } from '@/server/measure';
 import { idRoute } from '@/server/http';
 

@@ -1,4 +1,4 @@
-import { newPredictionSchema } from '@/contracts/job';
+import { newPredictionSchema } from '@/contracts/prediction';
 import { idRouteOutside } from '@/server/http';
 import { storePrediction } from '@/server/predictions';
 

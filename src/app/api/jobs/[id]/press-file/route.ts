@@ -1,4 +1,4 @@
-import { pressFileSchema } from '@/contracts/job';
+import { pressFileSchema } from '@/contracts/press';
 import { idRoute } from '@/server/http';
 import { importPressRun } from '@/server/measure';
 

@@ -1,4 +1,4 @@
-import { newPressRunSchema } from '@/contracts/job';
+import { newPressRunSchema } from '@/contracts/press';
 import { idRoute } from '@/server/http';
 import { addPressRun } from '@/server/measure';
 

@@ -1,4 +1,4 @@
-import { newReadingSchema } from '@/contracts/job';
+import { newReadingSchema } from '@/contracts/reading';
 import { idRoute } from '@/server/http';
 import { addReading, readingHistory } from '@/server/measure';
 

@@ -1,4 +1,4 @@
-import { newSafetySchema } from '@/contracts/job';
+import { newSafetySchema } from '@/contracts/safety';
 import { idRoute } from '@/server/http';
 import { answerSafety } from '@/server/build';
 

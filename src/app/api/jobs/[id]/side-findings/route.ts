@@ -1,4 +1,4 @@
-import { newSideFindingSchema } from '@/contracts/job';
+import { newSideFindingSchema } from '@/contracts/sideFinding';
 import { idRoute } from '@/server/http';
 import { addSideFinding } from '@/server/inspect';
 

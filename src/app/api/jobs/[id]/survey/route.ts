@@ -1,4 +1,4 @@
-import { newSurveySchema } from '@/contracts/job';
+import { newSurveySchema } from '@/contracts/surveyRow';
 import { answerSurvey } from '@/server/measure';
 import { idRoute } from '@/server/http';
 

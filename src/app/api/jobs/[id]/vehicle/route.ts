@@ -1,4 +1,4 @@
-import { vehicleEditSchema } from '@/contracts/job';
+import { vehicleEditSchema } from '@/contracts/vehicle';
 import { editVehicle } from '@/server/ask';
 import { idRoute } from '@/server/http';
 

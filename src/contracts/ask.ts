@@ -1,0 +1,100 @@
+import { z } from 'zod';
+import { GOAL_KINDS } from '@/core/height/goals';
+import { AXLE_POSITIONS, SUSPENSION_IDS } from '@/core/suspension/names';
+import { id, typed, when } from './basics';
+import { loadItemSchema } from './loads';
+import { axleClassSchema, axleFacts, tankShape } from './vehicle';
+
+export const jobSchema = z.object({
+  id,
+  complaint: z.string(),
+  wantedChange: z.number(),
+  wantedTyped: z.string(),
+  tolerance: z.number(),
+  toleranceTyped: z.string(),
+  guess: z.number().nullable(),
+  guessTyped: z.string().nullable(),
+  noBlocks: z.boolean(),
+  keepUbolts: z.boolean(),
+  /** In the shop's own money; null without a limit. */
+  budget: z.number().nullable(),
+  version: z.number(),
+  updatedBy: z.string(),
+  updatedAt: when,
+  createdAt: when,
+});
+
+export const goalSchema = z.object({
+  kind: z.enum(GOAL_KINDS),
+  target: z.number().min(-1000).max(1000),
+  targetTyped: typed,
+  tolerance: z.number().min(0).max(1000),
+  toleranceTyped: typed,
+});
+
+export type GoalRow = z.infer<typeof goalSchema>;
+
+export const newJobSchema = z.object({
+  id,
+  vehicle: z.discriminatedUnion('kind', [
+    /** `facts` of an axle that nobody has looked at before. */
+    z.object({ kind: z.literal('known'), axleId: id, facts: z.object(axleFacts).nullable().default(null) }),
+    z.object({
+      kind: z.literal('new'),
+      name: z.string().trim().min(1, 'Give the vehicle a name.').max(120),
+      maker: z.string().trim().max(120),
+      wheelbase: z.number().min(500).max(20_000),
+      wheelbaseTyped: typed,
+      ...tankShape,
+      use: z.string().trim().max(200).default(''),
+      others: z
+        .array(z.object({ position: z.enum(AXLE_POSITIONS), suspension: z.enum(SUSPENSION_IDS) }))
+        .max(2)
+        .default([]),
+      position: z.enum(['front', 'rear']),
+      arrangement: z.enum(['over', 'under']),
+      axleClass: axleClassSchema,
+      steered: z.boolean(),
+    }),
+  ]),
+  complaint: z.string().trim().min(1, 'Say what is wrong.').max(500),
+  wantedChange: z.number().min(-300).max(300),
+  wantedTyped: typed,
+  tolerance: z.number().min(0).max(100),
+  toleranceTyped: typed,
+  guess: z.number().min(-300).max(300).nullable(),
+  guessTyped: typed.nullable(),
+  noBlocks: z.boolean(),
+  keepUbolts: z.boolean(),
+  budget: z.number().min(0).max(1e7).nullable().default(null),
+  goals: z.array(goalSchema).max(GOAL_KINDS.length).default([]),
+  leafCount: z.number().int().min(1).max(20),
+  usual: z
+    .object({
+      name: z.string().trim().min(1, 'Name the load.').max(80),
+      items: z.array(loadItemSchema).min(1, 'A load needs something aboard.').max(20),
+    })
+    .nullable(),
+  /** Which load state the wanted result is asked in. */
+  wantedIn: z.enum(['today', 'usual']),
+});
+
+export type NewJob = z.infer<typeof newJobSchema>;
+
+export const askSchema = newJobSchema
+  .pick({
+    complaint: true,
+    wantedChange: true,
+    wantedTyped: true,
+    tolerance: true,
+    toleranceTyped: true,
+    guess: true,
+    guessTyped: true,
+    noBlocks: true,
+    keepUbolts: true,
+    budget: true,
+    goals: true,
+  })
+  .extend({ version: z.number().int() });
+
+export type AskEdit = z.infer<typeof askSchema>;

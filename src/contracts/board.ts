@@ -1,0 +1,31 @@
+import { z } from 'zod';
+import { id, when } from './basics';
+import { dueSchema } from './due';
+
+/** One line of the Board. */
+export const boardRowSchema = z.object({
+  id,
+  vehicle: z.string(),
+  axle: z.string(),
+  complaint: z.string(),
+  wantedChange: z.number(),
+  wantedTyped: z.string(),
+  tolerance: z.number(),
+  wantedState: z.string().nullable(),
+  predictedChange: z.number().nullable(),
+  predictedHalf: z.number().nullable(),
+  readings: z.number(),
+  changes: z.number(),
+  predictions: z.number(),
+  built: z.boolean(),
+  outcomes: z.number(),
+  outside: z.number(),
+  nextDue: dueSchema.nullable(),
+  lastDone: dueSchema.nullable(),
+  odometer: z.number().nullable(),
+  closedAt: when.nullable(),
+  createdAt: when,
+});
+
+/** What is still to be done at a job that is being built, named as on its stations. */
+export type BoardRow = z.infer<typeof boardRowSchema> & { open: string[] };

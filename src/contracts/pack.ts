@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { BENDS } from '@/core/fastener/uboltOrder';
+import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
+import { id, when } from './basics';
+
+export const packSchema = z.object({
+  id,
+  eyeForm: z.enum(EYE_FORMS).nullable(),
+  /** null where the rear eye is like the front one. */
+  eyeFormRear: z.enum(EYE_FORMS).nullable(),
+  seatShape: z.enum(['flat', 'concentric', 'unknown']),
+  /** Where the shackle's eye is against its pivot in the frame; null when nobody looked. */
+  shackleEye: z.enum(['below', 'above']).nullable(),
+  rusty: z.boolean(),
+  /** Whether the other side's pack is like the one measured. */
+  otherSide: z.enum(['same', 'different', 'unknown']),
+  /** What the U-bolts' bend lies round; null when nobody looked. */
+  uboltBend: z.enum(BENDS).nullable(),
+  version: z.number(),
+  updatedBy: z.string(),
+  updatedAt: when,
+});
+
+export const packEditSchema = z.object({
+  version: z.number().int(),
+  eyeForm: z.enum(EYE_FORMS).nullable(),
+  eyeFormRear: z.enum(EYE_FORMS).nullable().default(null),
+  seatShape: z.enum(['flat', 'concentric', 'unknown']),
+  shackleEye: z.enum(['below', 'above']).nullable().default(null),
+  rusty: z.boolean(),
+  otherSide: z.enum(['same', 'different', 'unknown']).default('unknown'),
+  uboltBend: z.enum(BENDS).nullable().default(null),
+  leafCount: z.number().int().min(1).max(20),
+});
+
+export type PackEdit = z.infer<typeof packEditSchema>;

@@ -1,0 +1,193 @@
+import { type Estimate } from '../../estimate/estimate';
+import { draw } from '../../estimate/tree';
+import { coilRate, coilRatio, type CoilEnds } from '../../mechanics/coil/coil';
+import { GRAVITY } from '../../material/steel';
+import { ASSUMED_AXLE } from '../../sheet/assumed';
+import { AXLE_CLASSES, type AxleClass } from '../../sheet/axleClass';
+import { type Point } from '../../sheet/point';
+import { extraAxleMass, readingAt, type AxleSheet, type Lookup } from '../../sheet/reading';
+import { springLoads } from '../../vehicle/load';
+import { SIDES, type Side } from '../../vehicle/side';
+import { type Assembly } from '../kind';
+import { type CoilAxleInput, type CoilChange, type CoilSide } from './input';
+import { COIL_SHEET, type CoilPoint } from './points';
+
+/** A planned change as it was entered; mm. */
+export type PlannedCoilChange =
+  | {
+      kind: 'coil';
+      wire: number;
+      outside: number;
+      turns: number;
+      ends: CoilEnds;
+      free: number;
+      used: boolean;
+      source: 'measured' | 'catalogue';
+    }
+  | { kind: 'spacer'; height: number };
+
+/** Everything of one job's axle on coils that a prediction needs. */
+export interface CoilAxleSheet extends AxleSheet<CoilPoint> {
+  axle: { position: 'front' | 'rear'; axleClass: AxleClass };
+  /** null when nobody looked. */
+  ends: CoilEnds | null;
+  changes: readonly PlannedCoilChange[];
+}
+
+const measured = (value: number, half90: number): Estimate => ({ value, half90, origin: 'measured' });
+const fixed = (value: number): Estimate => ({ value, half90: 0, origin: 'assumed' });
+
+/** How well a maker's figures are kept, mm and turns, 90 %. Common practice. */
+const CATALOGUE = { wire: 0.2, outside: 1.5, turns: 0.15, free: 6 } as const;
+
+/** Turns a measuring sheet into the input of a prediction. Every gap is either listed as missing or filled by a default marked assumed. */
+export function assembleCoil(sheet: CoilAxleSheet): Assembly<CoilAxleInput, CoilPoint> {
+  const missing: Assembly<CoilAxleInput, CoilPoint>['missing'] = [];
+  const base = sheet.states[0]?.id ?? null;
+  const read = (at: Lookup<CoilPoint>): Estimate | undefined => {
+    const point: Point = COIL_SHEET[at.point];
+    const found = readingAt(sheet, { ...at, stateId: point.loaded ? base : null });
+    return found && measured(found.value, point.half90);
+  };
+  const need = (point: CoilPoint): Estimate | undefined => {
+    const found = read({ point });
+    if (!found) missing.push({ point, side: null, leafId: null });
+    return found;
+  };
+  const [wire, outside, turns] = [need('coilWire'), need('coilOutside'), need('coilTurns')];
+  const free = freeOf(read);
+  const coil =
+    wire && outside && turns ? { wire, outside, turns, ends: sheet.ends ?? ('unknown' as const), free } : null;
+  const loads = loadsOf(sheet, read);
+  if (!loads) missing.push({ point: 'axleLoad', side: null, leafId: null });
+  const spring = (side: Side): CoilSide | null => {
+    const length = read({ point: 'coilLength', side }) ?? null;
+    if (!loads || (!length && !free)) return null;
+    return { load: loads[side], length };
+  };
+  const sides = { left: spring('left'), right: spring('right') };
+  if (loads && !sides.left && !sides.right) missing.push({ point: 'coilLength', side: 'left', leafId: null });
+  const tyre = read({ point: 'tyreRate' });
+  const heights = SIDES.flatMap((side) => readingAt(sheet, { point: 'hubToLip', side, stateId: base }) ?? []);
+  return {
+    missing,
+    refused: [],
+    input: {
+      schemaVersion: 2,
+      kind: 'coilBeam',
+      rolled: heights.length > 0 && heights.every((h) => h.rolled === true),
+      coil,
+      spacer: read({ point: 'coilSpacer' }) ?? fixed(0),
+      ratio: ratioOf(read),
+      sides: {
+        left: { height: read({ point: 'hubToLip', side: 'left' }) ?? null, spring: sides.left },
+        right: { height: read({ point: 'hubToLip', side: 'right' }) ?? null, spring: sides.right },
+      },
+      tyreRate: tyre ?? { ...ASSUMED_AXLE.tyreRate, origin: 'assumed' },
+      changes: sheet.changes.map(planned),
+      hanging: (unsprungOf(sheet, read).value / 2) * GRAVITY,
+      states: sheet.states.map((state) => {
+        const mass = extraAxleMass(sheet, state);
+        return {
+          id: state.id,
+          name: state.name,
+          extraMass: measured(mass, ASSUMED_AXLE.payloadShare * Math.abs(mass)),
+        };
+      }),
+      afterReading: COIL_SHEET.hubToLip.half90,
+    },
+  };
+}
+
+type Read = (at: Lookup<CoilPoint>) => Estimate | undefined;
+
+/** Free length: both sides' mean where both were laid down. */
+function freeOf(read: Read): Estimate | null {
+  const found = SIDES.flatMap((side) => read({ point: 'coilFree', side }) ?? []);
+  const [one, two] = found;
+  if (!one) return null;
+  return two ? measured((one.value + two.value) / 2, one.half90) : one;
+}
+
+/** Way of the coil over the way of the hub. */
+function ratioOf(read: Read): Estimate {
+  const [lean, arm, hub] = [read({ point: 'coilLean' }), read({ point: 'coilArm' }), read({ point: 'hubArm' })];
+  const lever = arm && hub ? arm.value / hub.value : 1;
+  const value = coilRatio(lean?.value ?? 0, lever);
+  if (!lean && !(arm && hub)) return fixed(value);
+  const leaning = lean ? Math.abs(coilRatio(lean.value + lean.half90, lever) - value) : 0;
+  const levered = arm && hub ? value * Math.hypot(arm.half90 / arm.value, hub.half90 / hub.value) : 0;
+  return measured(value, Math.hypot(leaning, levered));
+}
+
+function unsprungOf(sheet: CoilAxleSheet, read: Read): Estimate {
+  const typical = AXLE_CLASSES[sheet.axle.axleClass].unsprung;
+  const half90 = typical * ASSUMED_AXLE.unsprungShare;
+  return read({ point: 'unsprungMass' }) ?? { value: typical, half90, origin: 'assumed' };
+}
+
+/** Load that each hub's place carries: of the pads, or of the axle in halves. */
+function loadsOf(sheet: CoilAxleSheet, read: Read): Record<Side, Estimate> | null {
+  const unsprung = unsprungOf(sheet, read);
+  const [left, right] = [read({ point: 'padLoad', side: 'left' }), read({ point: 'padLoad', side: 'right' })];
+  const axle = read({ point: 'axleLoad' });
+  const pads = left && right;
+  const halves = pads ? [left.value, right.value] : axle ? [axle.value / 2, axle.value / 2] : null;
+  if (!halves || halves[0]! + halves[1]! <= unsprung.value) return null;
+  const [track, springBase] = [read({ point: 'trackWidth' }), read({ point: 'springBase' })];
+  const wide = track && springBase ? track.value / springBase.value : ASSUMED_AXLE.trackOverBase.value;
+  const loads = springLoads(halves[0]!, halves[1]!, unsprung.value, wide);
+  const share = pads ? ASSUMED_AXLE.padShare : ASSUMED_AXLE.loadShare;
+  const half90 = (Math.hypot(share * (halves[0]! + halves[1]!), unsprung.half90) / 2) * GRAVITY;
+  return { left: measured(loads.left, half90), right: measured(loads.right, half90) };
+}
+
+function planned(change: PlannedCoilChange): CoilChange {
+  if (change.kind === 'spacer')
+    return { kind: 'spacer', height: measured(change.height, COIL_SHEET.coilSpacer.half90) };
+  const { wire, outside, turns, ends, free, used, source } = change;
+  const half = {
+    wire: COIL_SHEET.coilWire.half90,
+    outside: COIL_SHEET.coilOutside.half90,
+    turns: COIL_SHEET.coilTurns.half90,
+    free: COIL_SHEET.coilFree.half90,
+  };
+  const of = (what: keyof typeof half, value: number): Estimate => ({
+    value,
+    half90: source === 'measured' ? half[what] : CATALOGUE[what],
+    origin: source,
+  });
+  return {
+    kind: 'coil',
+    used,
+    coil: {
+      wire: of('wire', wire),
+      outside: of('outside', outside),
+      turns: of('turns', turns),
+      ends,
+      free: of('free', free),
+    },
+  };
+}
+
+/**
+ * What free length and length under load say of the rate together: the load over what the coil gave. The input with that rate in
+ * the place of the one computed from its sizes, or as it was where one of them is missing or they contradict one another.
+ */
+export function taughtCoil(input: CoilAxleInput, side: Side): { input: CoilAxleInput; unfit: string | null } {
+  const { coil } = input;
+  const spring = input.sides[side].spring;
+  if (!coil?.free || !spring?.length) return { input, unfit: null };
+  const given = coil.free.value - spring.length.value;
+  const drawn = draw(coil, (e) => e.value);
+  const ends = drawn.ends === 'unknown' ? 'closedGround' : drawn.ends;
+  const computed = coilRate({ wire: drawn.wire, mean: drawn.outside - drawn.wire, turns: drawn.turns, ends });
+  const axial = spring.load.value / input.ratio.value;
+  const value = axial / given / computed;
+  const half90 =
+    value *
+    Math.hypot(spring.load.half90 / spring.load.value, Math.hypot(coil.free.half90, spring.length.half90) / given);
+  if (!(given > 0) || value < 0.7 || value > 1.4)
+    return { input, unfit: 'free length, length under load and sizes do not belong to one coil: measure them again' };
+  return { input: { ...input, coil: { ...coil, rateFactor: { value, half90, origin: 'calibrated' } } }, unfit: null };
+}

@@ -1,0 +1,69 @@
+import { draw } from '../../estimate/tree';
+import { type Prediction } from '../../prediction/central';
+import { type SuspensionKind } from '../kind';
+import { assembleCoil, taughtCoil, type CoilAxleSheet } from './assemble';
+import { type CoilAxleInput } from './input';
+import { COIL_GROUPS, COIL_POINTS } from './points';
+import { CoilSideModel, otherEnds, type CoilFigures, type DrawnChange, type DrawnInput } from './sideModel';
+
+/** What a change is called in the ledger of a coil. */
+export const COIL_LINES = ['coil', 'spacer'] as const;
+
+export interface CoilTypes {
+  sheet: CoilAxleSheet;
+  input: CoilAxleInput;
+  drawn: DrawnInput;
+  change: DrawnChange;
+  figures: CoilFigures;
+  model: CoilSideModel;
+  fit: object;
+  beside: object;
+  fasteners: object;
+  line: (typeof COIL_LINES)[number];
+}
+export type CoilPrediction = Prediction<CoilTypes>;
+
+/** New coils take a set like new leaves do. Common practice, 90 %. */
+const NEW_COIL = { value: -5, half90: 4 };
+const USED_COIL = { value: 0, half90: 3 };
+
+/** Coils on a beam axle, upright, leaning or inboard on an arm. */
+export const COIL_BEAM: SuspensionKind<CoilTypes> = {
+  id: 'coilBeam',
+  name: 'coils on a beam axle',
+  groups: COIL_GROUPS,
+  points: COIL_POINTS,
+  assemble: assembleCoil,
+  draw,
+  changes: ({ changes }) => changes,
+  taught: (input, side) => ({ ...taughtCoil(input, side), fit: null }),
+  bySizeAlone: (change) => change.kind === 'spacer',
+  solvable: (input, side) => input.coil !== null && input.sides[side].spring !== null,
+  model: (drawn, side) => new CoilSideModel(drawn, side),
+  lines: (drawn, model) => {
+    const base = model.rise([], 0);
+    return drawn.changes.map((change) => ({
+      kind: change.kind,
+      label: change.kind === 'coil' ? 'other coils' : 'seat spacers',
+      value: model.rise([change], 0) - base,
+    }));
+  },
+  settling: ({ changes }) => (changes.some((c) => c.kind === 'coil' && !c.used) ? NEW_COIL : USED_COIL),
+  signed: /$^/,
+  otherwise: (input, drawn) =>
+    drawn.coil && input.coil
+      ? otherEnds(input.coil.ends).map((ends) => ({
+          path: 'coil.ends',
+          drawn: { ...drawn, coil: { ...drawn.coil!, ends } },
+        }))
+      : [],
+  settled: (drawn, uniform) => {
+    if (drawn.coil?.ends !== 'unknown') return drawn;
+    const forms = ['closedGround' as const, ...otherEnds('unknown')];
+    const ends = forms[Math.min(forms.length - 1, Math.floor(uniform() * forms.length))]!;
+    return { ...drawn, coil: { ...drawn.coil, ends } };
+  },
+  rubbing: () => 1,
+  beside: () => ({}),
+  fasteners: () => ({}),
+};

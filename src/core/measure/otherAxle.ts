@@ -18,7 +18,7 @@ export interface OtherAxle {
 /** A bounce frequency to take where nothing of a spring is known, Hz, 90 %. Assumed; from memory of trucks and four-by-fours. */
 const BOUNCE = { low: 1.2, usual: 1.6, high: 2.1 } as const;
 /** Least mass that a load puts on an axle to learn its rate from, kg: less drowns in the tape. Chosen. */
-const LEAST_LOAD = 60;
+export const LEAST_LOAD = 60;
 
 /**
  * The rate of the other axle: learned from its arch lips under two loads, else from the rate read of its spring, else assumed from

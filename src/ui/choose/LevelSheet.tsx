@@ -4,7 +4,7 @@ import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { bodyPitch, levelOf, sinksBy, type LevelState } from '@/core/height/level';
 import { goalValue } from '@/core/height/goals';
-import { otherAxleOf, type OtherAxle } from '@/core/measure/otherAxle';
+import { LEAST_LOAD, otherAxleOf, type OtherAxle } from '@/core/measure/otherAxle';
 import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
 import { decimalText } from '@/core/units/format';
 import { Chips } from '../controls/Chips';
@@ -13,7 +13,7 @@ import { Sheet } from '../controls/Sheet';
 import { VehicleSide } from '../drawing/VehicleSide';
 import { figureValues } from '../figure/values';
 import { Length, PlusMinus } from '../measured/Figure';
-import { useQuantityText } from '../measured/Quantity';
+import { Quantity, useQuantityText } from '../measured/Quantity';
 
 /** How the vehicle stands across and along before and after, in every load state. */
 export function LevelSheet({ view, prediction }: { view: JobView; prediction: LeafPrediction }) {
@@ -160,7 +160,11 @@ function OtherAxleLine({ other }: { other: OtherAxle | null }) {
           The other axle gives {rate}, {other.from === 'learned' ? 'learned from its lips under two loads' : 'as read'}.
         </>
       )}{' '}
-      {other.from === 'learned' ? null : 'Its lips read again with a load aboard narrow the band.'}
+      {other.from === 'learned' ? null : (
+        <>
+          Its lips read again with <Quantity value={LEAST_LOAD} of="mass" /> or more over that axle tell it better.
+        </>
+      )}
     </p>
   );
 }

@@ -63,6 +63,8 @@ export function ElevationDrawing(props: Props) {
     `Shackle ${degrees(shown.shackleAngle)} degrees.`,
   ].join(' ');
   const left = 16;
+  // Beside the pivot, or clear of the plates that reach down to it.
+  const angleAt = shown.pivot.y < shown.rearEye.y ? 22 : 8;
   return (
     <figure className="figure-sheet" ref={box}>
       <svg
@@ -74,7 +76,12 @@ export function ElevationDrawing(props: Props) {
         data-origin-x={s.x(0)}
         data-origin-y={s.y(0)}
       >
-        <FrameMarks s={s} y={Math.max(old.pivot.y, shown.pivot.y, 0) + 28 / s.perMm} left={left} />
+        <FrameMarks
+          s={s}
+          y={Math.max(old.pivot.y, shown.pivot.y, shown.rearEye.y, 0) + 28 / s.perMm}
+          left={left}
+          drawing={shown}
+        />
         {built ? <SpringMarks drawing={old} s={s} look="old" addedLeaf={null} /> : null}
         <SpringMarks
           drawing={shown}
@@ -93,11 +100,11 @@ export function ElevationDrawing(props: Props) {
             inked={focus === 'hubToLip'}
           />
         ) : null}
-        <text x={s.x(shown.pivot.x) + 16} y={s.y(shown.pivot.y) + 8} className="num">
+        <text x={s.x(shown.pivot.x) + 16} y={s.y(shown.pivot.y) + angleAt} className="num">
           {degrees(shown.shackleAngle)}°
         </text>
         {built ? (
-          <text x={s.x(shown.pivot.x) + 16} y={s.y(shown.pivot.y) + 26} style={{ fill: 'var(--graphite)' }}>
+          <text x={s.x(shown.pivot.x) + 16} y={s.y(shown.pivot.y) + angleAt + 18} style={{ fill: 'var(--graphite)' }}>
             was {degrees(old.shackleAngle)}°
           </text>
         ) : null}
@@ -113,8 +120,9 @@ export function ElevationDrawing(props: Props) {
   );
 }
 
-/** Rail and hanger: only indicated, nobody measured them. */
-function FrameMarks({ s, y, left }: { s: Scale; y: number; left: number }) {
+/** Rail and hangers: only indicated, nobody measured them. */
+function FrameMarks({ s, y, left, drawing }: { s: Scale; y: number; left: number; drawing: Elevation }) {
+  const { pivot, rearEye } = drawing;
   const right = s.width - 20;
   return (
     <g>
@@ -134,6 +142,15 @@ function FrameMarks({ s, y, left }: { s: Scale; y: number; left: number }) {
         stroke="var(--ink)"
         strokeWidth="1.5"
       />
+      {pivot.y < rearEye.y ? (
+        // The pivot below the eye hangs on plates that reach down past it.
+        <path
+          d={`M${s.x(pivot.x + 34)} ${s.y(y)}L${s.x(pivot.x + 34)} ${s.y(pivot.y)}L${s.x(pivot.x)} ${s.y(pivot.y)}`}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+        />
+      ) : null}
     </g>
   );
 }

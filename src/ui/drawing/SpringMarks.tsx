@@ -41,12 +41,19 @@ export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
         if (thin) return <path key={i} d={path} {...line} />;
         const thick = leafThick(leaf.thickness, s.perMm);
         const added = i === addedLeaf;
-        const tip = leaf.points.at(-1)!;
+        // Named at its rear tip; where the shackle is pulled from below that is in its way, and the front one serves.
+        const pulled = drawing.pivot.y < drawing.rearEye.y;
+        const tip = pulled ? leaf.points[0]! : leaf.points.at(-1)!;
         return (
           <g key={i}>
             <LeafStroke d={path} thick={thick} stroke={stroke} hollow={added} />
             {added ? (
-              <text x={s.x(tip.x) + 8} y={s.y(tip.y) + 18} style={{ fill: stroke }}>
+              <text
+                x={s.x(tip.x) + (pulled ? -8 : 8)}
+                y={s.y(tip.y) + 18}
+                textAnchor={pulled ? 'end' : 'start'}
+                style={{ fill: stroke }}
+              >
                 leaf {i + 1}, added
               </text>
             ) : null}

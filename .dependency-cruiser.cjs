@@ -26,7 +26,7 @@ module.exports = {
     core('material'),
     core('estimate'),
     core('vehicle', 'material/'),
-    core('sheet', 'units/', 'vehicle/', 'thread/'),
+    core('sheet', 'units/', 'vehicle/', 'thread/', 'estimate/', 'material/'),
     core('mechanics', 'material/'),
     core('fastener', 'estimate/', 'thread/'),
     core('travel', 'vehicle/', 'suspension/kind'),

@@ -4,7 +4,7 @@ import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { type CoilAxleInput } from '@/core/suspension/coilBeam/input';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
-import { type AxleInput, type AxlePrediction } from '@/core/suspension/registry';
+import { type AxlePrediction } from '@/core/suspension/registry';
 import { type Band } from '@/core/prediction/band';
 import { ledgerLineSchema } from './ledger';
 
@@ -153,7 +153,6 @@ export interface NewResult {
   prediction: AxlePrediction;
   bands: Record<'left' | 'right', Band[] | null>;
 }
-export type StoredInput = AxleInput;
 
 const band = z.object({ low: z.number(), high: z.number(), half: z.number(), samples: z.number() });
 const figures = z.looseObject({

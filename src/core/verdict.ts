@@ -4,8 +4,7 @@ import { type Dimension } from './units/units';
  * How it stands with one thing, in the one vocabulary of the house. `look`: it may be right, a person decides. `stop`: not to be
  * driven, towed or gone on with. What nobody checked is never shown as fitting.
  */
-export const VERDICT_STATES = ['fits', 'look', 'does not fit', 'stop', 'not checked'] as const;
-export type VerdictState = (typeof VERDICT_STATES)[number];
+export type VerdictState = 'fits' | 'look' | 'does not fit' | 'stop' | 'not checked';
 
 /** The figure that a verdict hangs on, core units. */
 export interface VerdictFigure {

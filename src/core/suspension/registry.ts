@@ -19,8 +19,7 @@ const KINDS: { [K in keyof Kinds]: SuspensionKind<Kinds[K]> } = {
   coilBeam: COIL_BEAM,
 };
 
-export type KindId = keyof Kinds;
-export const KIND_IDS = Object.keys(KINDS) as [KindId, ...KindId[]];
+type KindId = keyof Kinds;
 
 /** Everything a prediction of any axle is made from; stored with it, never edited. */
 export type AxleInput = Kinds[KindId]['input'];

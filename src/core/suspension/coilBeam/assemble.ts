@@ -3,10 +3,10 @@ import { draw } from '../../estimate/tree';
 import { coilRate, coilRatio, type CoilEnds } from '../../mechanics/coil/coil';
 import { GRAVITY } from '../../material/steel';
 import { ASSUMED_AXLE } from '../../sheet/assumed';
-import { AXLE_CLASSES, type AxleClass } from '../../sheet/axleClass';
+import { type AxleClass } from '../../sheet/axleClass';
+import { axleLoadHalf, loadsOf, unsprungOf } from '../../sheet/loads';
 import { type Point } from '../../sheet/point';
 import { extraAxleMass, readingAt, type AxleSheet, type Lookup } from '../../sheet/reading';
-import { springLoads } from '../../vehicle/load';
 import { SIDES, type Side } from '../../vehicle/side';
 import { type Assembly } from '../kind';
 import { type CoilAxleInput, type CoilChange, type CoilSide } from './input';
@@ -47,7 +47,8 @@ export function assembleCoil(sheet: CoilAxleSheet): Assembly<CoilAxleInput, Coil
   const read = (at: Lookup<CoilPoint>): Estimate | undefined => {
     const point: Point = COIL_SHEET[at.point];
     const found = readingAt(sheet, { ...at, stateId: point.loaded ? base : null });
-    return found && measured(found.value, point.half90);
+    const half90 = found && at.point === 'axleLoad' ? axleLoadHalf(found.value, found.instrument) : point.half90;
+    return found && measured(found.value, half90);
   };
   const need = (point: CoilPoint): Estimate | undefined => {
     const found = read({ point });
@@ -58,7 +59,7 @@ export function assembleCoil(sheet: CoilAxleSheet): Assembly<CoilAxleInput, Coil
   const free = freeOf(read);
   const coil =
     wire && outside && turns ? { wire, outside, turns, ends: sheet.ends ?? ('unknown' as const), free } : null;
-  const loads = loadsOf(sheet, read);
+  const loads = loadsOf(sheet.axle.axleClass, read);
   if (!loads) missing.push({ point: 'axleLoad', side: null, leafId: null });
   const spring = (side: Side): CoilSide | null => {
     const length = read({ point: 'coilLength', side }) ?? null;
@@ -85,7 +86,7 @@ export function assembleCoil(sheet: CoilAxleSheet): Assembly<CoilAxleInput, Coil
       },
       tyreRate: tyre ?? { ...ASSUMED_AXLE.tyreRate, origin: 'assumed' },
       changes: sheet.changes.map(planned),
-      hanging: (unsprungOf(sheet, read).value / 2) * GRAVITY,
+      hanging: (unsprungOf(sheet.axle.axleClass, read).value / 2) * GRAVITY,
       states: sheet.states.map((state) => {
         const mass = extraAxleMass(sheet, state);
         return {
@@ -118,28 +119,6 @@ function ratioOf(read: Read): Estimate {
   const leaning = lean ? Math.abs(coilRatio(lean.value + lean.half90, lever) - value) : 0;
   const levered = arm && hub ? value * Math.hypot(arm.half90 / arm.value, hub.half90 / hub.value) : 0;
   return measured(value, Math.hypot(leaning, levered));
-}
-
-function unsprungOf(sheet: CoilAxleSheet, read: Read): Estimate {
-  const typical = AXLE_CLASSES[sheet.axle.axleClass].unsprung;
-  const half90 = typical * ASSUMED_AXLE.unsprungShare;
-  return read({ point: 'unsprungMass' }) ?? { value: typical, half90, origin: 'assumed' };
-}
-
-/** Load that each hub's place carries: of the pads, or of the axle in halves. */
-function loadsOf(sheet: CoilAxleSheet, read: Read): Record<Side, Estimate> | null {
-  const unsprung = unsprungOf(sheet, read);
-  const [left, right] = [read({ point: 'padLoad', side: 'left' }), read({ point: 'padLoad', side: 'right' })];
-  const axle = read({ point: 'axleLoad' });
-  const pads = left && right;
-  const halves = pads ? [left.value, right.value] : axle ? [axle.value / 2, axle.value / 2] : null;
-  if (!halves || halves[0]! + halves[1]! <= unsprung.value) return null;
-  const [track, springBase] = [read({ point: 'trackWidth' }), read({ point: 'springBase' })];
-  const wide = track && springBase ? track.value / springBase.value : ASSUMED_AXLE.trackOverBase.value;
-  const loads = springLoads(halves[0]!, halves[1]!, unsprung.value, wide);
-  const share = pads ? ASSUMED_AXLE.padShare : ASSUMED_AXLE.loadShare;
-  const half90 = (Math.hypot(share * (halves[0]! + halves[1]!), unsprung.half90) / 2) * GRAVITY;
-  return { left: measured(loads.left, half90), right: measured(loads.right, half90) };
 }
 
 function planned(change: PlannedCoilChange): CoilChange {

@@ -1,5 +1,4 @@
 import { draw } from '../../estimate/tree';
-import { type Prediction } from '../../prediction/central';
 import { type SuspensionKind } from '../kind';
 import { assembleCoil, taughtCoil, type CoilAxleSheet } from './assemble';
 import { type CoilAxleInput } from './input';
@@ -21,7 +20,6 @@ export interface CoilTypes {
   fasteners: object;
   line: (typeof COIL_LINES)[number];
 }
-export type CoilPrediction = Prediction<CoilTypes>;
 
 /** New coils take a set like new leaves do. Common practice, 90 %. */
 const NEW_COIL = { value: -5, half90: 4 };

@@ -1,12 +1,11 @@
+import { axleLoadHalf, loadsOf, unsprungOf } from '../../sheet/loads';
 import { type Assembly, type Wanting } from '../kind';
 import { type LeafAxleInput, type Change, type MoreReadings, type PackInput, type SpringInput } from './input';
 import { type Side, SIDES } from '../../vehicle/side';
 import { type Estimate } from '../../estimate/estimate';
 import { fuelDiffers } from '../../vehicle/likeWithLike';
-import { springLoads } from '../../vehicle/load';
 import { GRAVITY } from '../../material/steel';
 import { ASSUMED } from './assumed';
-import { AXLE_CLASSES } from '../../sheet/axleClass';
 import { LEAF_SHEET_IDS, LEAF_SHEET, type LeafPoint } from './points';
 import { type Point } from '../../sheet/point';
 import { eyeOffset, type EyeForm } from '../../mechanics/leafpack/eyes';
@@ -30,7 +29,7 @@ export type Missing = Wanting<LeafPoint>;
 /** 90 % half-width of a reading: the point's own, or that of a load by how it was come by. */
 function halfOf({ point, value, instrument }: LeafReading): number {
   if (point !== 'axleLoad') return LEAF_SHEET[point].half90;
-  return value * (instrument === 'ticket' ? ASSUMED.ticketShare : ASSUMED.loadShare);
+  return axleLoadHalf(value, instrument);
 }
 
 const measured = (value: number, half90: number): Estimate => ({ value, half90, origin: 'measured' });
@@ -116,7 +115,7 @@ export function assemble(sheet: Sheet): Assembled {
           : []),
         ...sheet.changes.map((change) => plannedChange(change, pack, sheet)),
       ],
-      hanging: (unsprungOf(sheet, read).value / 2) * GRAVITY,
+      hanging: (unsprungOf(sheet.axle.axleClass, read).value / 2) * GRAVITY,
       states: sheet.states.map((state) => ({
         id: state.id,
         name: state.name,
@@ -193,7 +192,7 @@ function assembleSprings(sheet: Sheet, read: Read, missing: Missing[]): Record<S
     left: read({ point: 'loadedArch', side: 'left' }),
     right: read({ point: 'loadedArch', side: 'right' }),
   };
-  const loads = assembleLoads(sheet, read);
+  const loads = loadsOf(sheet.axle.axleClass, read);
   if (!arch.left && !arch.right) missing.push({ point: 'loadedArch', side: 'left', leafId: null });
   if (!loads) missing.push({ point: 'axleLoad', side: null, leafId: null });
   const mirrored = (e: Estimate | undefined): Estimate | undefined =>
@@ -226,7 +225,7 @@ function moreReadings(sheet: Sheet, side: Side): MoreReadings | undefined {
     const then = readingAt(sheet, { point: 'hubToLip', side, stateId: state.id });
     // Heights at another fill of the tank are not set against each other; the arch carries its own load.
     const height = fuelDiffers(today?.fuel, then?.fuel) ? null : (read({ point: 'hubToLip', side }) ?? null);
-    const loads = archTop || height ? assembleLoads(sheet, read) : null;
+    const loads = archTop || height ? loadsOf(sheet.axle.axleClass, read) : null;
     return loads ? [{ name: state.name, load: loads[side], archTop, height }] : [];
   });
   const press = spread(sheet.press?.find((run) => run.side === side)?.points ?? []).map((point) => ({
@@ -250,29 +249,6 @@ function spread(points: readonly PressPoint[]): PressPoint[] {
     if (own.length <= PRESS_POINTS) return own;
     return Array.from({ length: PRESS_POINTS }, (_, k) => own[Math.round(k * step)]!);
   });
-}
-
-/** Unsprung mass of the whole axle, kg. */
-function unsprungOf(sheet: Sheet, read: Read): Estimate {
-  const typical = AXLE_CLASSES[sheet.axle.axleClass].unsprung;
-  return read({ point: 'unsprungMass' }) ?? assumed({ value: typical, half90: typical * ASSUMED.unsprungShare });
-}
-
-function assembleLoads(sheet: Sheet, read: Read): Record<Side, Estimate> | null {
-  const { value: unsprung, half90: unsprungHalf } = unsprungOf(sheet, read);
-  const pads = { left: read({ point: 'padLoad', side: 'left' }), right: read({ point: 'padLoad', side: 'right' }) };
-  const axle = read({ point: 'axleLoad' });
-  const both = pads.left && pads.right ? { left: pads.left.value, right: pads.right.value } : undefined;
-  const halves = both ?? (axle ? { left: axle.value / 2, right: axle.value / 2 } : undefined);
-  if (!halves || halves.left + halves.right <= unsprung) return null;
-  const track = read({ point: 'trackWidth' });
-  const base = read({ point: 'springBase' });
-  const ratio = track && base ? track.value / base.value : ASSUMED.trackOverBase.value;
-  const loads = springLoads(halves.left, halves.right, unsprung, ratio);
-  const share = both || !axle ? ASSUMED.padShare : axle.half90 / axle.value;
-  const estimate = (value: number): Estimate =>
-    measured(value, Math.hypot(((share * (halves.left + halves.right)) / 2) * GRAVITY, (unsprungHalf / 2) * GRAVITY));
-  return { left: estimate(loads.left), right: estimate(loads.right) };
 }
 
 /** What is known of a planned change, with its doubt. @param pack as it stands, for what a change is counted from */

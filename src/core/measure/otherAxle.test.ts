@@ -35,7 +35,11 @@ test('a rate that was read goes in series with the tyres; without any reading bu
   expect(otherAxleOf(sheet())).toBeNull();
 });
 
-test('lips that rose under a load, or a load too small to learn from, teach nothing', () => {
+test('lips that rose under a load, a load too small to learn from, or another fill of the tank teach nothing', () => {
+  const fallen = sheet(['otherAxleLip', 830], ['otherAxleLip', 790, 'laden']);
+  const fill = (stateId: string | null) => (stateId === 'laden' ? 1 : 0.25);
+  const refilled = fallen.readings.map((r) => ({ ...r, fuel: fill(r.stateId) }));
+  expect(otherAxleOf({ ...fallen, readings: refilled })).toBeNull();
   const rose = sheet(['otherAxleLip', 830], ['otherAxleLip', 838, 'laden']);
   expect(otherAxleOf(rose)).toBeNull();
   const light = sheet(['otherAxleLip', 830], ['otherAxleLip', 827, 'laden']);

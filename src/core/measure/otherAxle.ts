@@ -1,5 +1,6 @@
 import { type Estimate } from '../estimate/estimate';
 import { GRAVITY } from '../material/steel';
+import { fuelDiffers } from '../vehicle/likeWithLike';
 import { axleShares } from '../vehicle/load';
 import { SIDES } from '../vehicle/side';
 import { ASSUMED } from '../suspension/longitudinalLeaf/assumed';
@@ -65,16 +66,19 @@ export function extraOtherMass(
 function learned(sheet: Sheet): OtherAxle | null {
   const [base, ...others] = sheet.states;
   if (!base) return null;
-  const lips = (stateId: string): number | null => {
-    const both = SIDES.map((side) => readingAt(sheet, { point: 'otherAxleLip', side, stateId })?.value);
-    return both[0] === undefined || both[1] === undefined ? null : (both[0] + both[1]) / 2;
+  const lips = (stateId: string) => {
+    const [left, right] = SIDES.map((side) => readingAt(sheet, { point: 'otherAxleLip', side, stateId }));
+    return left && right ? { height: (left.value + right.value) / 2, fuel: left.fuel } : null;
   };
   const stood = lips(base.id);
   if (stood === null) return null;
   const drops = others.flatMap((state) => {
     const stands = lips(state.id);
     const mass = extraOtherMass(sheet, state);
-    return stands !== null && mass >= LEAST_LOAD && stood > stands ? [{ mass, drop: stood - stands }] : [];
+    // Heights at another fill of the tank are not set against each other.
+    if (stands === null || mass < LEAST_LOAD || fuelDiffers(stood.fuel, stands.fuel)) return [];
+    const drop = stood.height - stands.height;
+    return drop > 0 ? [{ mass, drop }] : [];
   });
   const most = drops.toSorted((p, q) => q.mass - p.mass)[0];
   if (!most) return null;

@@ -22,7 +22,9 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Le
   const { position } = view.axle;
   const { wheelbase } = view.vehicle;
   const values = figureValues(view, null);
-  const other = otherAxleOf(sheet);
+  // On more than two axles a load is no matter of statics alone.
+  const many = view.axles.length > 2;
+  const other = many ? null : otherAxleOf(sheet);
   const levels = levelOf(prediction.sides, {
     rake: goalValue('rake', sheet.readings, 'before', base.id, position) ?? null,
     position,
@@ -101,7 +103,11 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Le
                     </>
                   ) : (
                     <span className="muted">
-                      {level.rises ? 'lips of both axles not measured' : 'the other axle’s load or spring is not read'}
+                      {level.rises
+                        ? 'lips of both axles not measured'
+                        : many
+                          ? 'not told on more than two axles'
+                          : 'the other axle’s load or spring is not read'}
                     </span>
                   )}
                 </td>
@@ -110,7 +116,7 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Le
           </tbody>
         </table>
       </div>
-      {levels.length > 1 ? <OtherAxleLine other={other} /> : null}
+      {levels.length > 1 && !many ? <OtherAxleLine other={other} /> : null}
       <p>
         The body turns by {decimalText(Math.abs((bodyPitch(change, wheelbase) * 180) / Math.PI), 1)}°, the {position}{' '}
         {change >= 0 ? 'up' : 'down'}: headlamps are set again.

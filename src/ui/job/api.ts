@@ -32,8 +32,8 @@ const SAVES = ['POST', 'PUT', 'PATCH'];
 /** A save that hangs is given up, so that the ones behind it go on; a prediction is solved anew on the server and takes longest, ms. */
 const LONGEST_SAVE = 45_000;
 const LONGEST_READ = 20_000;
-/** A save this small goes on when the page is left before it is answered; browsers keep no more of a page that is gone. */
-const KEPT = 20_000;
+/** A save this small, bytes, goes on when the page is left before it is answered. Browsers keep 64 KiB in all: thirty of them. */
+const KEPT = 2000;
 
 async function send<T>(path: string, init: RequestInit): Promise<T> {
   let response: Response;

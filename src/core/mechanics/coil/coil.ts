@@ -17,9 +17,9 @@ export interface Coil {
   free: number;
 }
 
-/** Turns that do not wind up, of each form of ends; a pigtail runs into its seat. After Shigley, Mechanical Engineering Design (from memory). */
+/** Turns that do not wind up, of each form of ends. After Shigley, Mechanical Engineering Design (from memory); of a pigtail, which runs into its seat, assumed. */
 const DEAD: Record<CoilEnds, number> = { closedGround: 2, closed: 2, open: 0, pigtail: 1.5 };
-/** Wires that stand on one another when solid, beyond the turns. */
+/** Wires that stand on one another when solid, beyond the turns. Sources as above. */
 const STANDING: Record<CoilEnds, number> = { closedGround: 0, closed: 1, open: 1, pigtail: 0 };
 
 /** Turns that wind up. @throws CoreError when none is left */

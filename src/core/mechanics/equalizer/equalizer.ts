@@ -38,7 +38,7 @@ const reach = ({ outer, inner }: TandemSpring): number => outer / (outer + inner
 /**
  * Share of a side's load that the front axle of the two carries, 0–1. On the rocker eye force times arm balances; an axle's force is
  * its inner eye's force times the spring's length over the half away from that eye. The same share at any load and, with level pins,
- * at any swing of the rocker. Statics; friction of pins and shackles left out (some hundredths of the share, practice).
+ * at any swing of the rocker. Statics, friction of pins and shackles left out.
  */
 export function frontShare(equalizer: Equalizer): number {
   checked(equalizer);

@@ -11,6 +11,7 @@ import { SIDES, type Side } from '../../vehicle/side';
 import { type Assembly } from '../kind';
 import { type CoilAxleInput, type CoilChange, type CoilSide } from './input';
 import { COIL_SHEET, type CoilPoint } from './points';
+import { USUAL_ENDS } from './sideModel';
 
 /** A planned change as it was entered; mm. */
 export type PlannedCoilChange =
@@ -159,7 +160,7 @@ export function taughtCoil(input: CoilAxleInput, side: Side): { input: CoilAxleI
   if (!coil?.free || !spring?.length) return { input, unfit: null };
   const given = coil.free.value - spring.length.value;
   const drawn = draw(coil, (e) => e.value);
-  const ends = drawn.ends === 'unknown' ? 'closedGround' : drawn.ends;
+  const ends = drawn.ends === 'unknown' ? USUAL_ENDS : drawn.ends;
   const computed = coilRate({ wire: drawn.wire, mean: drawn.outside - drawn.wire, turns: drawn.turns, ends });
   const axial = spring.load.value / input.ratio.value;
   const value = axial / given / computed;
@@ -168,5 +169,9 @@ export function taughtCoil(input: CoilAxleInput, side: Side): { input: CoilAxleI
     Math.hypot(spring.load.half90 / spring.load.value, Math.hypot(coil.free.half90, spring.length.half90) / given);
   if (!(given > 0) || value < 0.7 || value > 1.4)
     return { input, unfit: 'free length, length under load and sizes do not belong to one coil: measure them again' };
-  return { input: { ...input, coil: { ...coil, rateFactor: { value, half90, origin: 'calibrated' } } }, unfit: null };
+  // The rate is known as a whole: what each size and the ends might do to it has been used up.
+  const sure = (e: Estimate): Estimate => ({ ...e, half90: 0 });
+  const sizes = { wire: sure(coil.wire), outside: sure(coil.outside), turns: sure(coil.turns), ends };
+  const rateFactor: Estimate = { value, half90, origin: 'calibrated' };
+  return { input: { ...input, coil: { ...coil, ...sizes, rateFactor } }, unfit: null };
 }

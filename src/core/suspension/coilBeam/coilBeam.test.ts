@@ -103,6 +103,10 @@ test('free length and length under load teach the rate; what no coil could be is
   const given = LOAD / (1.1 * computed);
   const taught = side(sheet([], ...free(296 + given)));
   expect(taught.states[0]!.old!.axialRate).toBeCloseTo(1.1 * computed, 6);
+  // Its sizes say nothing more of the rate; what is left are the readings that taught it.
+  const doubts = taught.states[1]!.contributions.map((c) => c.path);
+  expect(doubts.some((path) => /coil\.(wire|outside|turns|ends)/.test(path))).toBe(false);
+  expect(doubts).toContain('coil.rateFactor');
   const absurd = side(sheet([], ...free(296 + given * 3)));
   expect(absurd.unfit).toMatch(/do not belong to one coil/);
   expect(absurd.states[0]!.old!.axialRate).toBeCloseTo(computed, 9);

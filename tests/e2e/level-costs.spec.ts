@@ -9,8 +9,8 @@ test('costs add up as ranges, used beside new, what is left out is named, and tw
   await page.goto(`${DEMO.planned}/choose`);
   const sheet = page.getByRole('region', { name: 'Costs' });
   const add = async (what: string, price: string) => {
-    await sheet.getByLabel('Something else').fill(what);
-    await sheet.getByRole('button', { name: 'Add this line' }).click();
+    // By key: a page that is still solving may move under a mouse that is pressed.
+    await typeInto(page, 'Something else', what);
     await sheet.locator(`[data-cost="${what}"] summary`).click();
     await typeInto(page, `Planned price of ${what}`, price);
   };

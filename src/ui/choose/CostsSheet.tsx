@@ -55,6 +55,13 @@ export function CostsSheet({ job }: { job: JobHandle }) {
     },
     ...line,
   });
+  // The field is free for the next line at once; what could not be saved comes back.
+  const add = () => {
+    const text = what.trim();
+    if (text === '') return;
+    setWhat('');
+    void put(blank({ what: text })).then((ok) => ok || setWhat((now) => now || text));
+  };
   // Parts of the plan that no line names yet; both sides.
   const planned = view.plan.changes.flatMap((change) => {
     const id = 'partId' in change ? change.partId : undefined;
@@ -102,17 +109,19 @@ export function CostsSheet({ job }: { job: JobHandle }) {
           Put the plan’s parts here
         </button>
       ) : null}
-      <TextField label="Something else" most={160} value={what} onChange={setWhat} />
-      <div className="acts">
-        <button
-          type="button"
-          className="act quiet"
-          disabled={busy || what.trim() === ''}
-          onClick={() => void put(blank({ what: what.trim() })).then((ok) => ok && setWhat(''))}
-        >
-          Add this line
-        </button>
-      </div>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          add();
+        }}
+      >
+        <TextField label="Something else" most={160} value={what} onChange={setWhat} />
+        <div className="acts">
+          <button type="submit" className="act quiet" disabled={what.trim() === ''}>
+            Add this line
+          </button>
+        </div>
+      </form>
       <ProblemNote problem={problem} />
       {view.costs.length > 0 ? (
         <dl className="facts" data-testid="costs">

@@ -8,7 +8,7 @@ import { closePool, withShop, type Tx } from '@/data/client';
 import { predictionRecord } from '@/data/plan';
 import { insertPerson, insertShop, shopPeople } from '@/data/shop';
 import { DEMO_PERSON, DEMO_SHOP } from '@/server/context';
-import { createJob, editVehicle } from '@/server/ask';
+import { actOnAxles, createJob, editVehicle } from '@/server/ask';
 import { answerSafety, enterTorque, startBuild } from '@/server/build';
 import { editPlan } from '@/server/choose';
 import { addFailure, addFinding, addSideFinding } from '@/server/inspect';
@@ -19,35 +19,28 @@ import { storePrediction } from '@/server/predictions';
 import { uniformFrom } from '@/workers/random';
 import { putParts, shelfPage } from '@/data/shelf';
 import { shelfAskSchema } from '@/contracts/shelf';
-import { JOBS, PEOPLE, SHOP, ZONE, type DemoJob, type Texts } from './scenario';
+import { JOBS, PEOPLE, SHOP, ZONE, type DemoAxle, type DemoJob, type Texts } from './scenario';
 import { demoParts } from './shelf';
 import { hiddenHeight } from './truth';
 
 const idOf = (block: number, n: number): string =>
   `5a1e${block.toString(16).padStart(4, '0')}-0000-4000-8000-${n.toString(16).padStart(12, '0')}`;
 
-async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
-  let count = 0;
-  const newId = () => idOf(number, ++count);
-  const { id } = await createJob(tx, { ...demo.ask, id: idOf(number, 0xf00) }, newId);
+/** Facts, readings, findings and plan of one axle of a job. @param id of the axle in its job */
+async function loadAxle(tx: Tx, id: string, demo: DemoAxle, dayId: string, newId: () => string): Promise<void> {
   const first = await loadJob(tx, id);
-  const { leaves, states, pack } = await editPack(tx, id, {
+  const unlike = demo.own !== undefined;
+  const facts = { eyeFormRear: null, shackleEye: 'below' as const, uboltBend: demo.uboltBend ?? null };
+  const { leaves, states, own } = await editPack(tx, id, {
     ...demo.pack,
-    otherSide: 'unknown',
-    eyeFormRear: null,
-    shackleEye: 'below',
-    uboltBend: demo.uboltBend ?? null,
+    ...facts,
+    side: null,
+    otherSide: unlike ? 'different' : 'unknown',
+    ownSide: unlike ? 'right' : null,
     version: first.pack.version,
     leafCount: first.leaves.length,
   });
-  if (!pack) throw new Error('no pack');
   const base = states[0]!.id;
-  const day = { id: idOf(number, 0xd00), phase: 'before' as const, ...demo.day, stance: 'ground' as const };
-  await beginDay(tx, id, { ...day, fuelAsBefore: false });
-  if (demo.ratings) {
-    const { vehicle } = await loadJob(tx, id);
-    await editVehicle(tx, id, { ...vehicle, others: [], ratings: demo.ratings });
-  }
   const read = async (
     point: PointId,
     typed: string,
@@ -71,7 +64,7 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
       unit: found.unit,
       rolled: point === 'hubToLip' ? true : null,
       instrument: point === 'leafThickness' ? 'caliper' : 'tape',
-      dayId: day.id,
+      dayId,
       supersedes: null,
     });
   };
@@ -79,14 +72,24 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
     for (const [point, typed] of Object.entries(texts) as [PointId, string][])
       await read(point, typed, side, null, stateId);
   };
+  const readLeaves = async (texts: DemoAxle['leaves'], ids: readonly { id: string }[]) => {
+    for (const [k, [thickness, front, rear]] of texts.entries()) {
+      const leafId = ids[k]!.id;
+      await read('leafThickness', thickness, null, leafId);
+      if (front) await read('leafFront', front, null, leafId);
+      if (rear) await read('leafRear', rear, null, leafId);
+    }
+  };
   await readAll(demo.once, null);
   await readAll(demo.left, 'left');
   await readAll(demo.right, 'right');
-  for (const [k, [thickness, front, rear]] of demo.leaves.entries()) {
-    const leafId = leaves[k]!.id;
-    await read('leafThickness', thickness, null, leafId);
-    if (front) await read('leafFront', front, null, leafId);
-    if (rear) await read('leafRear', rear, null, leafId);
+  await readLeaves(demo.leaves, leaves);
+  if (demo.own && own) {
+    const { pack } = own;
+    const counted = { side: 'right' as const, version: pack.version, leafCount: demo.own.leaves.length };
+    const now = await editPack(tx, id, { ...demo.own.pack, ...facts, ...counted, otherSide: 'unknown', ownSide: null });
+    await readAll(demo.own.once, 'right');
+    await readLeaves(demo.own.leaves, now.own!.leaves);
   }
   const usual = states[1]?.id;
   if (demo.second && usual) {
@@ -97,12 +100,30 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
   for (const finding of demo.findings ?? [])
     await addFinding(tx, id, { ...finding, id: newId(), leafId: null, place: null, placeTyped: null });
   for (const torque of demo.torques ?? []) await enterTorque(tx, id, { ...torque, id: newId() });
+  if (demo.changes.length > 0) await editPlan(tx, id, { version: 1, changes: demo.changes });
+}
+
+async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
+  let count = 0;
+  const newId = () => idOf(number, ++count);
+  const { id } = await createJob(tx, { ...demo.ask, id: idOf(number, 0xf00) }, newId);
+  const day = { id: idOf(number, 0xd00), phase: 'before' as const, ...demo.day, stance: 'ground' as const };
+  await beginDay(tx, id, { ...day, fuelAsBefore: false });
+  if (demo.ratings) {
+    const { vehicle } = await loadJob(tx, id);
+    await editVehicle(tx, id, { ...vehicle, others: [], ratings: demo.ratings });
+  }
+  await loadAxle(tx, id, demo, day.id, newId);
+  for (const [k, { take, ...axle }] of (demo.also ?? []).entries()) {
+    const at = idOf(number, 0xf01 + k);
+    await actOnAxles(tx, id, { ...take, id: at });
+    await loadAxle(tx, at, axle, day.id, newId);
+  }
   for (const seen of demo.sideFindings ?? []) await addSideFinding(tx, id, { ...seen, id: newId() });
   for (const failure of demo.failures ?? [])
     await addFailure(tx, id, { ...failure, id: newId(), kmTyped: String(failure.km) });
-  if (demo.changes.length === 0) return;
-  await editPlan(tx, id, { version: 1, changes: demo.changes });
   if (!demo.truth) return;
+  const { states } = await loadJob(tx, id);
   const foretold = await storePrediction(
     (fn) => fn(tx),
     id,

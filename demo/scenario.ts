@@ -1,5 +1,6 @@
 import { type NewFinding } from '@/contracts/finding';
 import { type NewJob } from '@/contracts/ask';
+import { type JobAxleAct } from '@/contracts/jobAxle';
 import { type VehicleEdit } from '@/contracts/vehicle';
 import { type NewTorque } from '@/contracts/torque';
 import { type ChangeRow } from '@/contracts/plan';
@@ -14,26 +15,42 @@ export const PEOPLE = ['Ansa Korvild', 'Tibb Marrelow', 'Oona Fesk'];
 
 export type Texts = Partial<Record<PointId, string>>;
 
-export interface DemoJob {
-  ask: Omit<NewJob, 'id'>;
-  /** What the first heights were read in. */
-  day: { fuel: number | null; tyrePressure: number | null; tyrePressureTyped: string | null };
-  ratings?: VehicleEdit['ratings'];
+/** What is read, found and planned of one axle. */
+export interface DemoAxle {
   findings?: Omit<NewFinding, 'id' | 'leafId' | 'place' | 'placeTyped'>[];
   torques?: Omit<NewTorque, 'id'>[];
-  sideFindings?: { what: string; urgency: 'now' | 'soon' | 'nextVisit' }[];
-  failures?: { place: string; km: number; cause: string }[];
   uboltBend?: 'tube' | 'pack';
-  pack: { eyeForm: EyeForm | null; seatShape: 'flat' | 'concentric' | 'unknown'; rusty: boolean };
+  pack: DemoPack;
+  /** The pack of the right side, where it is unlike the left one's. */
+  own?: { pack: DemoPack; once: Texts; leaves: DemoLeaf[] };
   /** Readings of the axle as a whole. */
   once: Texts;
   left: Texts;
   right: Texts;
   /** The same spring read again with its usual load aboard. */
   second?: { once: Texts; left: Texts; right: Texts };
-  /** Thickness, front tip, rear tip of each leaf from the main leaf down; the main leaf has no tips. */
-  leaves: [thickness: string, front?: string, rear?: string][];
+  leaves: DemoLeaf[];
   changes: ChangeRow[];
+}
+
+interface DemoPack {
+  eyeForm: EyeForm | null;
+  seatShape: 'flat' | 'concentric' | 'unknown';
+  rusty: boolean;
+}
+
+/** Thickness, front tip, rear tip of a leaf; from the main leaf down, which has no tips. */
+type DemoLeaf = [thickness: string, front?: string, rear?: string];
+
+export interface DemoJob extends DemoAxle {
+  ask: Omit<NewJob, 'id'>;
+  /** What the first heights were read in. */
+  day: { fuel: number | null; tyrePressure: number | null; tyrePressureTyped: string | null };
+  ratings?: VehicleEdit['ratings'];
+  sideFindings?: { what: string; urgency: 'now' | 'soon' | 'nextVisit' }[];
+  failures?: { place: string; km: number; cause: string }[];
+  /** Other axles the same job works on. */
+  also?: (DemoAxle & { take: Omit<Extract<JobAxleAct, { act: 'add' }>, 'id'> })[];
   /** How the hidden truth departs from what was measured; present when the job is proven. */
   truth?: { spread: number; camberShort: number; seed: number };
 }
@@ -368,4 +385,134 @@ const cart: DemoJob = {
   changes: [],
 };
 
-export const JOBS: readonly DemoJob[] = [flatbed, trailer, rescue, cart];
+/** Front and rear in one job; a spring of the rear was replaced by an unlike one some winters ago. */
+const stores: DemoJob = {
+  ask: {
+    vehicle: {
+      kind: 'new',
+      name: 'Lighthouse stores truck',
+      maker: 'Ostrelund',
+      wheelbase: 3060,
+      wheelbaseTyped: '3060 mm',
+      position: 'rear',
+      arrangement: 'over',
+      axleClass: 'pickupRear',
+      steered: false,
+      tankMass: 66,
+      tankMassTyped: '66',
+      tankStation: 1700,
+      tankStationTyped: '1700',
+      use: 'gas bottles and stores up the lighthouse track twice a week',
+      others: [{ position: 'front', suspension: 'longitudinalLeaf' }],
+    },
+    complaint: 'Leans to the right with stores aboard and grounds on the culvert; wants lifting at both ends.',
+    wantedChange: 40,
+    wantedTyped: '40',
+    tolerance: 8,
+    toleranceTyped: '8',
+    guess: 45,
+    guessTyped: '45',
+    noBlocks: true,
+    keepUbolts: false,
+    budget: 850,
+    goals: [{ kind: 'lean', target: 0, targetTyped: '0', tolerance: 6, toleranceTyped: '6' }],
+    leafCount: 5,
+    usual: {
+      name: 'stores aboard',
+      items: [
+        { kind: 'cargo', name: 'gas bottles', mass: 190, massTyped: '190', station: 2760, stationTyped: '2760' },
+        { kind: 'crew', name: 'mate', mass: 85, massTyped: '85', station: 1350, stationTyped: '1350' },
+      ],
+    },
+    wantedIn: 'usual',
+  },
+  day: { fuel: 0.5, tyrePressure: 240, tyrePressureTyped: '240' },
+  pack: { eyeForm: 'upturned', seatShape: 'flat', rusty: false },
+  once: {
+    blockHeight: '0',
+    uboltExposed: '17',
+    uboltPitch: '1.5',
+    uboltThreaded: '54',
+    uboltNut: '12',
+    eyeToPinFront: '618',
+    eyeToPinRear: '652',
+    leafWidth: '63.5',
+    uboltSpacing: '128',
+    axleLoad: '1010',
+    unsprungMass: '205',
+    shackleLength: '106',
+    shackleAngle: '101',
+  },
+  left: { hubToLip: '478', groundToHub: '351', groundToLip: '829', loadedArch: '61' },
+  right: { hubToLip: '466', groundToHub: '350', groundToLip: '816', loadedArch: '47' },
+  leaves: [['7.5'], ['7.5', '498', '530'], ['7.4', '381', '405'], ['7.5', '262', '279'], ['7.5', '150', '159']],
+  own: {
+    pack: { eyeForm: 'upturned', seatShape: 'flat', rusty: true },
+    once: { eyeToPinFront: '618', eyeToPinRear: '652', leafWidth: '63' },
+    leaves: [['7.0'], ['7.1', '488', '521'], ['6.9', '344', '362'], ['7.9', '201', '214']],
+  },
+  findings: [
+    {
+      rule: 'sag',
+      side: 'right',
+      choice: null,
+      values: [
+        { measure: 'expected', value: 61, typed: '61' },
+        { measure: 'found', value: 47, typed: '47' },
+      ],
+      note: 'four leaves against five on the left',
+    },
+  ],
+  changes: [{ kind: 'shackle', length: 150, lengthTyped: '150' }],
+  also: [
+    {
+      take: {
+        act: 'add',
+        position: 'front',
+        facts: { arrangement: 'over', axleClass: 'fourByFourFront', steered: true },
+        leafCount: 4,
+        wantedChange: 30,
+        wantedTyped: '30',
+        tolerance: 8,
+        toleranceTyped: '8',
+        guess: null,
+        guessTyped: null,
+      },
+      pack: { eyeForm: 'berlin', seatShape: 'flat', rusty: false },
+      once: {
+        blockHeight: '0',
+        uboltExposed: '15',
+        uboltPitch: '1.5',
+        uboltThreaded: '50',
+        uboltNut: '12',
+        eyeToPinFront: '521',
+        eyeToPinRear: '538',
+        leafWidth: '57',
+        uboltSpacing: '116',
+        axleLoad: '935',
+        unsprungMass: '240',
+        shackleLength: '98',
+        shackleAngle: '99',
+      },
+      left: { hubToLip: '452', groundToHub: '351', groundToLip: '803', loadedArch: '52' },
+      right: { hubToLip: '449', groundToHub: '351', groundToLip: '800', loadedArch: '50' },
+      leaves: [['6.9'], ['6.9', '402', '415'], ['6.8', '291', '300'], ['6.9', '176', '182']],
+      changes: [
+        {
+          kind: 'addLeaf',
+          front: 365,
+          frontTyped: '365',
+          rear: 377,
+          rearTyped: '377',
+          thickness: 6.4,
+          thicknessTyped: '6.4',
+          camber: 74,
+          camberTyped: '74',
+          source: 'measured',
+        },
+      ],
+    },
+  ],
+};
+
+export const JOBS: readonly DemoJob[] = [flatbed, trailer, rescue, cart, stores];

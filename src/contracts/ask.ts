@@ -3,6 +3,7 @@ import { GOAL_KINDS } from '@/core/height/goals';
 import { AXLE_POSITIONS, SUSPENSION_IDS } from '@/core/suspension/names';
 import { id, typed, when } from './basics';
 import { loadItemSchema } from './loads';
+import { axleAskShape } from './jobAxle';
 import { axleClassSchema, axleFacts, tankShape } from './vehicle';
 
 export const jobSchema = z.object({
@@ -58,12 +59,7 @@ export const newJobSchema = z.object({
     }),
   ]),
   complaint: z.string().trim().min(1, 'Say what is wrong.').max(500),
-  wantedChange: z.number().min(-300).max(300),
-  wantedTyped: typed,
-  tolerance: z.number().min(0).max(100),
-  toleranceTyped: typed,
-  guess: z.number().min(-300).max(300).nullable(),
-  guessTyped: typed.nullable(),
+  ...axleAskShape,
   noBlocks: z.boolean(),
   keepUbolts: z.boolean(),
   budget: z.number().min(0).max(1e7).nullable().default(null),

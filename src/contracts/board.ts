@@ -4,7 +4,9 @@ import { dueSchema } from './due';
 
 /** One line of the Board. */
 export const boardRowSchema = z.object({
+  /** Of the axle in its job; the first axle's is the job's own. */
   id,
+  jobId: id,
   vehicle: z.string(),
   axle: z.string(),
   complaint: z.string(),

@@ -7,7 +7,7 @@ import { axleMassIn } from '@/core/sheet/reading';
 import { type VerdictState } from '@/core/verdict';
 import { type Defect } from './defect';
 import { CHECK_NAMES } from './fitText';
-import { type JobView } from './job';
+import { type AxleView } from './job';
 import { sheetOf } from './sheet';
 import { surveyAnswers } from './survey';
 
@@ -42,7 +42,7 @@ export function sameMisfit(a: string, b: string): boolean {
 }
 
 /** What people said, looked at and measured of a job. */
-export function knownOf(view: JobView, refused: Known['refused']): Known {
+export function knownOf(view: AxleView, refused: Known['refused']): Known {
   const sheet = sheetOf(view);
   const masses = sheet.states.flatMap((state) => axleMassIn(sheet, state) ?? []);
   return {
@@ -57,7 +57,7 @@ export function knownOf(view: JobView, refused: Known['refused']): Known {
 
 /** The rows of the core's own list. */
 export const checkRows = (
-  view: JobView,
+  view: AxleView,
   facts: SolvedFacts | null,
   { input, refused }: Pick<Assembled, 'input' | 'refused'> = assemble(sheetOf(view)),
 ): FitVerdict[] => mustFit(workOf(input), facts, knownOf(view, refused));
@@ -65,7 +65,7 @@ export const checkRows = (
 const TOLD_ONLY: ReadonlySet<string> = new Set(MOVED_ITEMS);
 
 /** Whether the plan puts whole what the inspection found; then the finding does not stand in its way. */
-const mendedByPlan = (view: JobView, rule: string): boolean =>
+const mendedByPlan = (view: AxleView, rule: string): boolean =>
   rule === 'leafBroken' && view.plan.changes.some((c) => c.kind === 'pack');
 
 /**
@@ -73,7 +73,7 @@ const mendedByPlan = (view: JobView, rule: string): boolean =>
  * fit blocks the start; a part that must be replaced does not, but the job is not done without it.
  */
 export function fitRows(
-  view: JobView,
+  view: AxleView,
   facts: SolvedFacts | null,
   assembled?: Pick<Assembled, 'input' | 'refused'>,
 ): FitRow[] {
@@ -125,7 +125,7 @@ export const unchecked = (rows: readonly FitRow[]): FitRow[] =>
   rows.filter((row) => row.state === 'not checked' && !row.toldOnly);
 
 /** What the newest prediction of the plan at work, or else that of this build, says of what must fit. */
-export function storedFacts(view: JobView): SolvedFacts | null {
+export function storedFacts(view: AxleView): SolvedFacts | null {
   const of =
     view.predictions.find((p) => p.planId === view.plan.id && p.planVersion === view.plan.version) ??
     view.predictions.find((p) => p.id === view.build?.predictionId);

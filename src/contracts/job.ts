@@ -1,6 +1,8 @@
 import { z } from 'zod';
+import { type Side } from '@/core/vehicle/side';
 import { goalSchema, jobSchema } from './ask';
 import { id } from './basics';
+import { jobAxleSchema } from './jobAxle';
 import { buildSchema, outcomeSchema } from './build';
 import { costLineSchema } from './cost';
 import { closingSchema, defectSchema } from './defect';
@@ -8,7 +10,7 @@ import { dueSchema, odometerSchema } from './due';
 import { findingSchema, shopLimitSchema } from './finding';
 import { featureSchema, kitItemSchema } from './kit';
 import { stateSchema } from './loads';
-import { packSchema } from './pack';
+import { leafSchema, packSchema } from './pack';
 import { photoSchema } from './photo';
 import { planNameSchema, planSchema, schoolChoiceSchema } from './plan';
 import { predictionSchema } from './prediction';
@@ -20,16 +22,23 @@ import { surveySchema } from './surveyRow';
 import { torqueReadingSchema, torqueSchema } from './torque';
 import { axleSchema, vehicleAxleSchema, vehicleSchema } from './vehicle';
 
-export const jobViewSchema = z.object({
+/** A job as it is seen at one of its axles. */
+export const axleViewSchema = z.object({
+  /** Of the axle in this job: names it in every address. */
+  id,
   job: jobSchema,
   vehicle: vehicleSchema,
   axle: axleSchema,
   /** All axles of the vehicle, this one among them. */
   axles: z.array(vehicleAxleSchema),
+  /** The axles this job works on, in the order they were taken up. */
+  jobAxles: z.array(jobAxleSchema),
   goals: z.array(goalSchema),
   states: z.array(stateSchema),
   pack: packSchema,
-  leaves: z.array(z.object({ id, ordinal: z.number() })),
+  leaves: z.array(leafSchema),
+  /** The pack of the side that is unlike the other; null while one pack stands for both. */
+  own: z.object({ pack: packSchema, leaves: z.array(leafSchema) }).nullable(),
   /** The current reading of every point; superseded ones stay in the database. */
   readings: z.array(readingSchema),
   /** The newest day of a phase is the one at work. */
@@ -72,4 +81,11 @@ export const jobViewSchema = z.object({
   due: z.array(dueSchema),
 });
 
-export type JobView = z.infer<typeof jobViewSchema>;
+export type AxleView = z.infer<typeof axleViewSchema>;
+
+/** The same with the job's other axles as they stand. */
+export type JobView = AxleView & { others: AxleView[] };
+
+/** The pack of one side with its leaves: its own where the sides are unlike. */
+export const packAt = (view: AxleView, side: Side | null): Pick<AxleView, 'pack' | 'leaves'> =>
+  side !== null && view.own?.pack.side === side ? view.own : view;

@@ -5,7 +5,8 @@ import { SUPPORT_ITEMS } from '@/core/procedure/safety';
 import { CHECK_NAMES } from './fitText';
 import { blocking, fitRows, storedFacts, unchecked, unsettled, type FitRow } from './fit';
 import { missingBeforeHeights } from './gates';
-import { type JobView } from './job';
+import { type AxleView, type JobView } from './job';
+import { readingsAround } from './sheet';
 import { type StationId } from './stationNames';
 
 /** Something still to be done at a station. */
@@ -22,7 +23,7 @@ const open = (text: string): OpenItem => ({ text, stop: false });
 const stop = (text: string): OpenItem => ({ text, stop: true });
 
 /** Joints that are not final, in words: what the wrench has still to do. */
-export function looseJoints(view: JobView): string[] {
+export function looseJoints(view: AxleView): string[] {
   return JOINT_IDS.flatMap((joint) => {
     const entry = view.torques.find((t) => t.joint === joint);
     if (!settledStage(entry?.stage)) return [`${JOINTS[joint].name}: not final`];
@@ -37,7 +38,7 @@ export function looseJoints(view: JobView): string[] {
 
 /** What a station still asks for; a station is done when its list is empty. */
 export function openList(
-  view: JobView,
+  view: AxleView,
   rows: readonly FitRow[] = fitRows(view, storedFacts(view)),
 ): Record<StationId, OpenItem[]> {
   const heights = missingBeforeHeights(view);
@@ -49,7 +50,7 @@ export function openList(
   const wanted = view.states.find((s) => s.wanted) ?? view.states[0];
   const unread = SIDES.filter((side) => !view.outcomes.some((o) => o.side === side));
   const goals = view.goals.filter(
-    (goal) => judgeGoal(goal, view.readings, wanted?.id ?? '', view.axle.position).met === null,
+    (goal) => judgeGoal(goal, readingsAround(view), wanted?.id ?? '', view.axle.position).met === null,
   );
   return {
     ask: [],
@@ -86,10 +87,10 @@ export function openList(
 }
 
 /** Defects that were gone on with and not ended. */
-export const openDefects = (view: JobView) => view.defects.filter((d) => d.endedAt === null);
+export const openDefects = (view: AxleView) => view.defects.filter((d) => d.endedAt === null);
 
-/** What would be left open if the job were closed now, each thing once; stops first. */
-export function leftOpen(view: JobView): OpenItem[] {
+/** What would be left open at one axle if the job were closed now, each thing once; stops first. */
+function leftOpen(view: AxleView): OpenItem[] {
   const lists = openList(view);
   const all = [
     ...lists.inspect.filter((i) => i.stop),
@@ -100,4 +101,13 @@ export function leftOpen(view: JobView): OpenItem[] {
   ];
   const once = all.filter((item, k) => all.findIndex((other) => other.text === item.text) === k);
   return [...once.filter((i) => i.stop), ...once.filter((i) => !i.stop)];
+}
+
+/** The same over all axles of the job; with more than one, each thing says where it is. */
+export function leftOpenOfJob(view: JobView): OpenItem[] {
+  if (view.others.length === 0) return leftOpen(view);
+  const all = [view, ...view.others].flatMap((at) =>
+    leftOpen(at).map((item) => ({ ...item, text: `${at.axle.position}: ${item.text}` })),
+  );
+  return [...all.filter((i) => i.stop), ...all.filter((i) => !i.stop)];
 }

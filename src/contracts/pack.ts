@@ -1,10 +1,14 @@
 import { z } from 'zod';
 import { BENDS } from '@/core/fastener/uboltOrder';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
-import { id, when } from './basics';
+import { id, sideSchema, when } from './basics';
+
+export const leafSchema = z.object({ id, ordinal: z.number() });
 
 export const packSchema = z.object({
   id,
+  /** null for the pack of both sides; where they differ, one of them has its own besides. */
+  side: sideSchema.nullable(),
   eyeForm: z.enum(EYE_FORMS).nullable(),
   /** null where the rear eye is like the front one. */
   eyeFormRear: z.enum(EYE_FORMS).nullable(),
@@ -14,6 +18,8 @@ export const packSchema = z.object({
   rusty: z.boolean(),
   /** Whether the other side's pack is like the one measured. */
   otherSide: z.enum(['same', 'different', 'unknown']),
+  /** The side that has a pack of its own where they differ; the pack of both is then the other side's. */
+  ownSide: sideSchema.nullable(),
   /** What the U-bolts' bend lies round; null when nobody looked. */
   uboltBend: z.enum(BENDS).nullable(),
   version: z.number(),
@@ -23,14 +29,19 @@ export const packSchema = z.object({
 
 export const packEditSchema = z.object({
   version: z.number().int(),
+  /** Whose pack: of both sides, or the own one of a side. */
+  side: sideSchema.nullable().default(null),
   eyeForm: z.enum(EYE_FORMS).nullable(),
   eyeFormRear: z.enum(EYE_FORMS).nullable().default(null),
   seatShape: z.enum(['flat', 'concentric', 'unknown']),
   shackleEye: z.enum(['below', 'above']).nullable().default(null),
   rusty: z.boolean(),
   otherSide: z.enum(['same', 'different', 'unknown']).default('unknown'),
+  ownSide: sideSchema.nullable().default(null),
   uboltBend: z.enum(BENDS).nullable().default(null),
   leafCount: z.number().int().min(1).max(20),
 });
+
+export type Pack = z.infer<typeof packSchema>;
 
 export type PackEdit = z.infer<typeof packEditSchema>;

@@ -1,6 +1,7 @@
 import { type PlannedChange, type Sheet } from '@/core/suspension/longitudinalLeaf/sheet';
 import { SIDES } from '@/core/vehicle/side';
-import { type JobView } from './job';
+import { type AxleView } from './job';
+import { readingKey, type ReadingRow } from './reading';
 import { type ChangeRow } from './plan';
 
 /** A line of a plan as the core reads it. */
@@ -29,14 +30,37 @@ export const planned = (change: ChangeRow): PlannedChange => {
   }
 };
 
+type Around = AxleView & { others?: readonly AxleView[] };
+
+/**
+ * Readings of a job at one axle; where it works on the other one as well, what was read there of its lips and load need not be read
+ * here once more.
+ */
+export function readingsAround(view: Around): ReadingRow[] {
+  const other = view.others?.find((o) => o.axle.position !== view.axle.position);
+  if (!other) return view.readings;
+  const there = new Set(view.readings.map(readingKey));
+  const lent = other.readings.flatMap((r): ReadingRow[] => {
+    if (r.point === 'groundToLip') return [{ ...r, point: 'otherAxleLip' }];
+    if (r.point === 'axleLoad') return [{ ...r, point: 'otherAxleLoad' }];
+    const pad = r.point === 'padLoad' && r.side === 'left';
+    const right = pad && other.readings.find((p) => readingKey(p) === readingKey({ ...r, side: 'right' }));
+    return right ? [{ ...r, point: 'otherAxleLoad', side: null, value: r.value + right.value }] : [];
+  });
+  return [...view.readings, ...lent.filter((r) => !there.has(readingKey(r)))];
+}
+
 /** The measuring sheet of a job as the core reads it; `changes` overrides the stored plan for a preview. */
-export function sheetOf(view: JobView, changes: readonly ChangeRow[] = view.plan.changes): Sheet {
+export function sheetOf(view: Around, changes: readonly ChangeRow[] = view.plan.changes): Sheet {
   return {
     axle: view.axle,
     wheelbase: view.vehicle.wheelbase,
     pack: view.pack,
     leafIds: view.leaves.map((leaf) => leaf.id),
-    readings: view.readings.map((r) => ({ ...r, fuel: view.days.find((d) => d.id === r.dayId)?.fuel ?? null })),
+    ...(view.own && {
+      own: { side: view.own.pack.side!, pack: view.own.pack, leafIds: view.own.leaves.map((leaf) => leaf.id) },
+    }),
+    readings: readingsAround(view).map((r) => ({ ...r, fuel: view.days.find((d) => d.id === r.dayId)?.fuel ?? null })),
     states: view.states,
     changes: changes.map(planned),
     ...brokenLeaves(view),
@@ -45,10 +69,10 @@ export function sheetOf(view: JobView, changes: readonly ChangeRow[] = view.plan
 }
 
 /** Leaves that the inspection found broken: at a stated place, the main leaf wherever, and those of which nobody said where. */
-function brokenLeaves(view: JobView): Pick<Sheet, 'broken' | 'brokenMain' | 'brokenUnplaced'> {
+function brokenLeaves(view: AxleView): Pick<Sheet, 'broken' | 'brokenMain' | 'brokenUnplaced'> {
   const found = view.findings.filter((f) => f.rule === 'leafBroken' && f.verdict === 'stop');
-  const main = view.leaves[0]?.id;
-  const isMain = (f: (typeof found)[number]) => f.choice === 'main' || (f.leafId !== null && f.leafId === main);
+  const mains = [view.leaves[0]?.id, view.own?.leaves[0]?.id];
+  const isMain = (f: (typeof found)[number]) => f.choice === 'main' || (f.leafId !== null && mains.includes(f.leafId));
   const placed = found.flatMap((f) => {
     const { side, leafId, place } = f;
     if (isMain(f) || !side || !leafId || place === null) return [];

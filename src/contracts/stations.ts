@@ -1,5 +1,5 @@
 import { type BoardRow } from './board';
-import { type JobView } from './job';
+import { type AxleView } from './job';
 import { openDefects, openList, type OpenItem } from './openList';
 import { STATIONS, type StationId } from './stationNames';
 
@@ -14,7 +14,7 @@ export interface Station {
 /**
  * State of every station: done when its own list is empty, flagged on a stop, on an open defect or on a height outside its band.
  */
-export function stationStates(view: JobView, lists = openList(view)): Record<StationId, Station> {
+export function stationStates(view: AxleView, lists = openList(view)): Record<StationId, Station> {
   const begun: Record<StationId, boolean> = {
     ask: true,
     measure: view.readings.some((r) => r.phase === 'before'),

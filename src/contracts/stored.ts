@@ -6,6 +6,7 @@ import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { type AxlePrediction } from '@/core/suspension/registry';
 import { type Band } from '@/core/prediction/band';
+import { SIDES } from '@/core/vehicle/side';
 import { ledgerLineSchema } from './ledger';
 
 /*
@@ -55,6 +56,18 @@ const leafSpring = z.object({
 });
 const leafSide = z.object({ height: estimate.nullable(), spring: leafSpring.nullable() });
 
+const leafPack = z.object({
+  leaves: z.array(z.object({ ...sized, departure: estimate })),
+  width: estimate,
+  seatLength: estimate,
+  inactive: estimate,
+  seatShape: z.enum(['flat', 'concentric', 'unknown']),
+  friction: estimate,
+  eyeOffset: estimate,
+  eyeOffsetRear: estimate.exactOptional(),
+  rateFactor: estimate.exactOptional(),
+});
+
 const leafInput: z.ZodType<LeafAxleInput> = z.object({
   schemaVersion: z.literal(2),
   kind: z.literal('longitudinalLeaf'),
@@ -63,19 +76,8 @@ const leafInput: z.ZodType<LeafAxleInput> = z.object({
   tubeDiameter: estimate,
   perch: estimate,
   rolled: z.boolean(),
-  pack: z
-    .object({
-      leaves: z.array(z.object({ ...sized, departure: estimate })),
-      width: estimate,
-      seatLength: estimate,
-      inactive: estimate,
-      seatShape: z.enum(['flat', 'concentric', 'unknown']),
-      friction: estimate,
-      eyeOffset: estimate,
-      eyeOffsetRear: estimate.exactOptional(),
-      rateFactor: estimate.exactOptional(),
-    })
-    .nullable(),
+  pack: leafPack.nullable(),
+  own: z.object({ side: z.enum(SIDES), pack: leafPack.nullable() }).exactOptional(),
   shackle: z.object({ length: estimate, angle: estimate, eye: z.enum(['below', 'above']).exactOptional() }),
   sides: z.object({ left: leafSide, right: leafSide }),
   tyreRate: estimate,

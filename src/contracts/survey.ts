@@ -1,11 +1,11 @@
 import { type SurveyAnswer } from '@/core/travel/survey';
-import { type JobView } from './job';
+import { type AxleView } from './job';
 
 /**
  * The survey's answers as the core reads them. Slack read once the first height after the work was taken was read as built; all
  * other slack was read as the vehicle came in.
  */
-export function surveyAnswers(view: Pick<JobView, 'survey' | 'build' | 'readings'>): SurveyAnswer[] {
+export function surveyAnswers(view: Pick<AxleView, 'survey' | 'build' | 'readings'>): SurveyAnswer[] {
   const built = view.build
     ? view.readings
         .filter((r) => r.phase === 'after')

@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { costLineSchema, type CostEdit } from '@/contracts/cost';
 import { type Tx } from './client';
+import { JOB_OF } from './jobAxle';
 
 /** Both ends of a range stand in columns of their own. */
 const row = z
@@ -22,7 +23,7 @@ export const jobCosts = (tx: Tx, jobId: string) =>
             c.minutes_typed AS "minutesTyped", c.actual_minutes AS "actualMinutes", c.excluded, c.part_id AS "partId", c.version,
             c.updated_at AS "updatedAt", p.name AS person
        FROM cost_line c JOIN person p ON p.shop_id = c.shop_id AND p.id = c.person_id
-      WHERE c.job_id = $1 ORDER BY c.what, c.id`,
+      WHERE c.job_id = ${JOB_OF} ORDER BY c.what, c.id`,
     [jobId],
   );
 

@@ -1,6 +1,7 @@
 // What does not fit and was gone on with, and whether a job is closed. Append-only.
 import { closingSchema, defectSchema, type EndDefect, type NewClosing, type NewDefect } from '@/contracts/defect';
 import { type Tx } from './client';
+import { JOB_OF } from './jobAxle';
 
 export const jobDefects = (tx: Tx, id: string) =>
   tx.rows(
@@ -10,24 +11,24 @@ export const jobDefects = (tx: Tx, id: string) =>
             (SELECT q.name FROM person q WHERE q.shop_id = e.shop_id AND q.id = e.person_id) AS "endedBy"
        FROM defect d JOIN person p ON p.shop_id = d.shop_id AND p.id = d.person_id
        LEFT JOIN defect_end e ON e.shop_id = d.shop_id AND e.defect_id = d.id
-      WHERE d.job_id = $1 ORDER BY d.opened_at, d.id`,
+      WHERE d.job_axle_id = $1 ORDER BY d.opened_at, d.id`,
     [id],
   );
 
-export const insertDefect = (tx: Tx, jobId: string, d: NewDefect, what: string) =>
+export const insertDefect = (tx: Tx, jobAxleId: string, d: NewDefect, what: string) =>
   tx.run(
-    `INSERT INTO defect (shop_id, id, job_id, subject, what, reason, due_on, person_id)
+    `INSERT INTO defect (shop_id, id, job_axle_id, subject, what, reason, due_on, person_id)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, d.id, jobId, d.subject, what.slice(0, 300), d.reason, d.dueOn, tx.person],
+    [tx.shop, d.id, jobAxleId, d.subject, what.slice(0, 300), d.reason, d.dueOn, tx.person],
   );
 
 /** Ends a defect once; who was first stays on record. */
-export const endDefect = (tx: Tx, jobId: string, d: EndDefect) =>
+export const endDefect = (tx: Tx, jobAxleId: string, d: EndDefect) =>
   tx.run(
-    `INSERT INTO defect_end (shop_id, defect_id, job_id, evidence, person_id)
-     SELECT shop_id, id, job_id, $3, $4 FROM defect WHERE job_id = $1 AND id = $2
+    `INSERT INTO defect_end (shop_id, defect_id, job_axle_id, evidence, person_id)
+     SELECT shop_id, id, job_axle_id, $3, $4 FROM defect WHERE job_axle_id = $1 AND id = $2
      ON CONFLICT (shop_id, defect_id) DO NOTHING`,
-    [jobId, d.id, d.evidence, tx.person],
+    [jobAxleId, d.id, d.evidence, tx.person],
   );
 
 export const jobClosing = (tx: Tx, id: string) =>
@@ -35,7 +36,7 @@ export const jobClosing = (tx: Tx, id: string) =>
     closingSchema,
     `SELECT c.closed, c.left_open AS "leftOpen", c.note, c.at, p.name AS person
        FROM job_close c JOIN person p ON p.shop_id = c.shop_id AND p.id = c.person_id
-      WHERE c.job_id = $1 ORDER BY c.at DESC LIMIT 1`,
+      WHERE c.job_id = ${JOB_OF} ORDER BY c.at DESC LIMIT 1`,
     [id],
   );
 

@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { dueSchema, odometerSchema, type Tick } from '@/contracts/due';
 import { type Tx } from './client';
+import { JOB_OF } from './jobAxle';
 
 /** Of a check `d` with the last word `l` on whether it was done. A tick of an earlier release stands in the check itself. */
 export const DUE = `d.id, d.what, d.after_km AS "afterKm", d.from_km AS "fromKm", to_char(d.due_on, 'YYYY-MM-DD') AS "dueOn",
@@ -15,7 +16,7 @@ export const jobDue = (tx: Tx, id: string) =>
     dueSchema,
     `SELECT ${DUE} FROM due_check d LEFT JOIN LATERAL (
         SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) l ON true
-      WHERE d.job_id = $1 ORDER BY d.due_on, d.what`,
+      WHERE d.job_id = ${JOB_OF} ORDER BY d.due_on, d.what`,
     [id],
   );
 
@@ -25,7 +26,7 @@ export const insertDue = (tx: Tx, id: string, jobId: string, what: string, after
     `INSERT INTO due_check (shop_id, id, job_id, what, after_km, due_on, from_km)
      SELECT $1, $2, $3, $4, $5, current_date + $6::int,
             (SELECT o.km FROM odometer o JOIN axle a ON a.shop_id = o.shop_id AND a.vehicle_id = o.vehicle_id
-               JOIN job j ON j.shop_id = a.shop_id AND j.axle_id = a.id WHERE j.id = $3 ORDER BY o.read_at DESC LIMIT 1)
+               JOIN job_axle x ON x.shop_id = a.shop_id AND x.axle_id = a.id WHERE x.job_id = $3 ORDER BY o.read_at DESC LIMIT 1)
      ON CONFLICT (shop_id, job_id, what) DO NOTHING`,
     [tx.shop, id, jobId, what, afterKm, inDays],
   );
@@ -34,8 +35,8 @@ export const dueCheck = (tx: Tx, id: string) =>
   tx.rows(
     z.object({ what: z.string(), jobId: z.uuid(), vehicleId: z.uuid() }),
     `SELECT d.what, d.job_id AS "jobId", a.vehicle_id AS "vehicleId" FROM due_check d
-       JOIN job j ON j.shop_id = d.shop_id AND j.id = d.job_id
-       JOIN axle a ON a.shop_id = j.shop_id AND a.id = j.axle_id WHERE d.id = $1`,
+       JOIN job_axle x ON x.shop_id = d.shop_id AND x.job_id = d.job_id AND x.ordinal = 1
+       JOIN axle a ON a.shop_id = x.shop_id AND a.id = x.axle_id WHERE d.id = $1`,
     [id],
   );
 
@@ -63,8 +64,8 @@ export const insertOdometer = (tx: Tx, id: string, vehicleId: string, km: number
 /** A check set before the odometer was read counts from the first reading after it. */
 export const countFrom = (tx: Tx, vehicleId: string, km: number) =>
   tx.run(
-    `UPDATE due_check d SET from_km = $2 FROM job j JOIN axle a ON a.shop_id = j.shop_id AND a.id = j.axle_id
-      WHERE d.shop_id = j.shop_id AND d.job_id = j.id AND a.vehicle_id = $1 AND d.from_km IS NULL`,
+    `UPDATE due_check d SET from_km = $2 FROM job_axle x JOIN axle a ON a.shop_id = x.shop_id AND a.id = x.axle_id
+      WHERE d.shop_id = x.shop_id AND d.job_id = x.job_id AND x.ordinal = 1 AND a.vehicle_id = $1 AND d.from_km IS NULL`,
     [vehicleId, km],
   );
 

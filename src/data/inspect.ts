@@ -6,9 +6,10 @@ import { photoSchema } from '@/contracts/photo';
 import { pressRunSchema, type PressRun } from '@/contracts/press';
 import { type Tx } from './client';
 import { insertRows } from './insertRows';
+import { JOB_OF } from './jobAxle';
 
 /** The last finding of every rule and side of a job. */
-export const jobFindings = (tx: Tx, jobId: string) =>
+export const jobFindings = (tx: Tx, jobAxleId: string) =>
   tx.rows(
     findingSchema,
     `SELECT DISTINCT ON (f.rule, f.side) f.id, f.rule, f.side, f.choice, f.verdict, f.note, f.leaf_id AS "leafId",
@@ -16,15 +17,15 @@ export const jobFindings = (tx: Tx, jobId: string) =>
             coalesce((SELECT json_agg(json_build_object('measure', v.measure, 'value', v.value, 'typed', v.typed))
                         FROM finding_value v WHERE v.shop_id = f.shop_id AND v.finding_id = f.id), '[]') AS values
        FROM finding f JOIN person p ON p.shop_id = f.shop_id AND p.id = f.person_id
-      WHERE f.job_id = $1 ORDER BY f.rule, f.side, f.found_at DESC`,
-    [jobId],
+      WHERE f.job_axle_id = $1 ORDER BY f.rule, f.side, f.found_at DESC`,
+    [jobAxleId],
   );
 
-export async function insertFinding(tx: Tx, jobId: string, f: NewFinding & { verdict: string }): Promise<void> {
+export async function insertFinding(tx: Tx, jobAxleId: string, f: NewFinding & { verdict: string }): Promise<void> {
   const made = await tx.run(
-    `INSERT INTO finding (shop_id, id, job_id, rule, side, choice, verdict, note, leaf_id, place_mm, place_typed, person_id)
+    `INSERT INTO finding (shop_id, id, job_axle_id, rule, side, choice, verdict, note, leaf_id, place_mm, place_typed, person_id)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, f.id, jobId, f.rule, f.side, f.choice, f.verdict, f.note, f.leafId, f.place, f.placeTyped, tx.person],
+    [tx.shop, f.id, jobAxleId, f.rule, f.side, f.choice, f.verdict, f.note, f.leafId, f.place, f.placeTyped, tx.person],
   );
   // A retry of the same finding has its values already.
   if (made === 0) return;
@@ -32,12 +33,13 @@ export async function insertFinding(tx: Tx, jobId: string, f: NewFinding & { ver
   await insertRows(tx, 'finding_value', values);
 }
 
-export const jobPhotos = (tx: Tx, jobId: string) =>
+export const jobPhotos = (tx: Tx, jobAxleId: string) =>
   tx.rows(
     photoSchema,
     `SELECT f.id, f.subject, f.caption, f.width, f.height, f.sha256, f.taken_at AS "takenAt", p.name AS person
-       FROM photo f JOIN person p ON p.shop_id = f.shop_id AND p.id = f.person_id WHERE f.job_id = $1 ORDER BY f.taken_at`,
-    [jobId],
+       FROM photo f JOIN person p ON p.shop_id = f.shop_id AND p.id = f.person_id
+      WHERE f.job_axle_id = $1 ORDER BY f.taken_at`,
+    [jobAxleId],
   );
 
 export const photoBytes = (tx: Tx, id: string) =>
@@ -49,13 +51,13 @@ export const photoBytes = (tx: Tx, id: string) =>
 
 export const insertPhoto = (
   tx: Tx,
-  jobId: string,
+  jobAxleId: string,
   f: { id: string; subject: string; caption: string; width: number; height: number; sha256: string; jpeg: Buffer },
 ) =>
   tx.run(
-    `INSERT INTO photo (shop_id, id, job_id, subject, caption, width, height, sha256, jpeg, person_id)
+    `INSERT INTO photo (shop_id, id, job_axle_id, subject, caption, width, height, sha256, jpeg, person_id)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, f.id, jobId, f.subject, f.caption, f.width, f.height, f.sha256, f.jpeg, tx.person],
+    [tx.shop, f.id, jobAxleId, f.subject, f.caption, f.width, f.height, f.sha256, f.jpeg, tx.person],
   );
 
 export const vehicleSideFindings = (tx: Tx, vehicleId: string) =>
@@ -104,12 +106,13 @@ export const insertFailure = (
     [tx.shop, f.id, f.vehicleId, f.place, f.km, f.kmTyped, f.cause, tx.person],
   );
 
-export const jobKit = (tx: Tx, jobId: string) =>
+export const jobKit = (tx: Tx, jobAxleId: string) =>
   tx.rows(
     kitItemSchema,
     `SELECT k.id, k.what, k.wanted, k.state, p.name AS person
-       FROM kit_item k JOIN person p ON p.shop_id = k.shop_id AND p.id = k.person_id WHERE k.job_id = $1 ORDER BY k.what, k.id`,
-    [jobId],
+       FROM kit_item k JOIN person p ON p.shop_id = k.shop_id AND p.id = k.person_id
+      WHERE k.job_id = ${JOB_OF} ORDER BY k.what, k.id`,
+    [jobAxleId],
   );
 
 /** Adds an item, or sets the state of one that is there. */
@@ -141,26 +144,26 @@ export const insertFeature = (
   );
 
 /** The last press run of each side. */
-export const jobPressRuns = (tx: Tx, jobId: string) =>
+export const jobPressRuns = (tx: Tx, jobAxleId: string) =>
   tx.rows(
     pressRunSchema,
     `SELECT DISTINCT ON (r.side) r.id, r.side, r.source, r.taken_at AS "takenAt", p.name AS person,
             coalesce((SELECT json_agg(json_build_object('force', t.force_n, 'archTop', t.arch_top_mm, 'branch', t.branch) ORDER BY t.ordinal)
                         FROM press_point t WHERE t.shop_id = r.shop_id AND t.run_id = r.id), '[]') AS points
        FROM press_run r JOIN person p ON p.shop_id = r.shop_id AND p.id = r.person_id
-      WHERE r.job_id = $1 ORDER BY r.side, r.taken_at DESC`,
-    [jobId],
+      WHERE r.job_axle_id = $1 ORDER BY r.side, r.taken_at DESC`,
+    [jobAxleId],
   );
 
 export async function insertPressRun(
   tx: Tx,
-  jobId: string,
+  jobAxleId: string,
   run: Pick<PressRun, 'id' | 'side' | 'source' | 'points'>,
 ): Promise<void> {
   const made = await tx.run(
-    `INSERT INTO press_run (shop_id, id, job_id, side, source, person_id) VALUES ($1, $2, $3, $4, $5, $6)
+    `INSERT INTO press_run (shop_id, id, job_axle_id, side, source, person_id) VALUES ($1, $2, $3, $4, $5, $6)
      ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, run.id, jobId, run.side, run.source, tx.person],
+    [tx.shop, run.id, jobAxleId, run.side, run.source, tx.person],
   );
   if (made === 0) return;
   const points = run.points.map(({ force, archTop, branch }, ordinal) => ({

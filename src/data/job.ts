@@ -1,34 +1,37 @@
-import { z } from 'zod';
 import { axleSchema, vehicleSchema } from '@/contracts/vehicle';
 import { boardRowSchema } from '@/contracts/board';
 import { buildSchema, outcomeSchema } from '@/contracts/build';
 import { goalSchema, jobSchema, type AskEdit, type GoalRow, type NewJob } from '@/contracts/ask';
-import { packSchema, type PackEdit } from '@/contracts/pack';
+import { leafSchema, packSchema, type PackEdit } from '@/contracts/pack';
+import { sideSchema } from '@/contracts/basics';
+import { type Side } from '@/core/vehicle/side';
 import { safetySchema } from '@/contracts/safety';
 import { stateSchema, type LoadItem } from '@/contracts/loads';
 import { surveySchema, type NewSurvey } from '@/contracts/surveyRow';
 import { DUE } from './due';
 import { type Tx } from './client';
 import { insertRows } from './insertRows';
+import { JOB_OF } from './jobAxle';
 import { VEHICLE } from './shop';
 
-const JOB = `j.id, j.complaint, j.wanted_change_mm AS "wantedChange", j.wanted_typed AS "wantedTyped",
-  j.tolerance_mm AS tolerance, j.tolerance_typed AS "toleranceTyped", j.guess_mm AS guess, j.guess_typed AS "guessTyped",
+const JOB = `j.id, j.complaint, x.wanted_change_mm AS "wantedChange", x.wanted_typed AS "wantedTyped",
+  x.tolerance_mm AS tolerance, x.tolerance_typed AS "toleranceTyped", x.guess_mm AS guess, x.guess_typed AS "guessTyped",
   j.no_blocks AS "noBlocks", j.keep_ubolts AS "keepUbolts", j.budget, j.version, j.updated_at AS "updatedAt",
   j.created_at AS "createdAt", p.name AS "updatedBy"`;
 
 export const jobRow = (tx: Tx, id: string) =>
   tx.rows(
     jobSchema,
-    `SELECT ${JOB} FROM job j JOIN person p ON p.shop_id = j.shop_id AND p.id = j.updated_by WHERE j.id = $1`,
+    `SELECT ${JOB} FROM job_axle x JOIN job j ON j.shop_id = x.shop_id AND j.id = x.job_id
+       JOIN person p ON p.shop_id = j.shop_id AND p.id = j.updated_by WHERE x.id = $1`,
     [id],
   );
 
 export const jobVehicle = (tx: Tx, id: string) =>
   tx.rows(
     vehicleSchema,
-    `SELECT ${VEHICLE} FROM job j JOIN axle a ON a.shop_id = j.shop_id AND a.id = j.axle_id
-       JOIN vehicle v ON v.shop_id = a.shop_id AND v.id = a.vehicle_id WHERE j.id = $1`,
+    `SELECT ${VEHICLE} FROM job_axle x JOIN axle a ON a.shop_id = x.shop_id AND a.id = x.axle_id
+       JOIN vehicle v ON v.shop_id = a.shop_id AND v.id = a.vehicle_id WHERE x.id = $1`,
     [id],
   );
 
@@ -36,7 +39,7 @@ export const jobAxle = (tx: Tx, id: string) =>
   tx.rows(
     axleSchema,
     `SELECT a.id, a.position, a.suspension, a.arrangement, a.class AS "axleClass", a.steered
-       FROM job j JOIN axle a ON a.shop_id = j.shop_id AND a.id = j.axle_id WHERE j.id = $1`,
+       FROM job_axle x JOIN axle a ON a.shop_id = x.shop_id AND a.id = x.axle_id WHERE x.id = $1`,
     [id],
   );
 
@@ -48,25 +51,27 @@ export const jobStates = (tx: Tx, id: string) =>
             coalesce((SELECT json_agg(json_build_object('kind', i.kind, 'name', i.name, 'mass', i.mass_kg, 'massTyped', i.mass_typed,
                         'station', i.station_mm, 'stationTyped', i.station_typed) ORDER BY i.ordinal)
                         FROM load_item i WHERE i.shop_id = s.shop_id AND i.load_state_id = s.id), '[]') AS items
-       FROM load_state s WHERE s.job_id = $1 ORDER BY s.ordinal`,
+       FROM load_state s WHERE s.job_id = ${JOB_OF} ORDER BY s.ordinal`,
     [id],
   );
 
-export const jobPack = (tx: Tx, id: string) =>
+/** The pack of both sides first, then that of a side of its own. */
+export const jobPacks = (tx: Tx, id: string) =>
   tx.rows(
     packSchema,
-    `SELECT k.id, k.eye_form AS "eyeForm", k.seat_shape AS "seatShape", k.eye_form_rear AS "eyeFormRear", k.shackle_eye AS "shackleEye", k.rusty, k.other_side AS "otherSide", k.ubolt_bend AS "uboltBend",
+    `SELECT k.id, k.side, k.eye_form AS "eyeForm", k.seat_shape AS "seatShape", k.eye_form_rear AS "eyeFormRear", k.shackle_eye AS "shackleEye", k.rusty, k.other_side AS "otherSide", k.own_side AS "ownSide", k.ubolt_bend AS "uboltBend",
             k.version, k.updated_at AS "updatedAt",
             p.name AS "updatedBy"
-       FROM pack k JOIN person p ON p.shop_id = k.shop_id AND p.id = k.updated_by WHERE k.job_id = $1`,
+       FROM pack k JOIN person p ON p.shop_id = k.shop_id AND p.id = k.updated_by
+      WHERE k.job_axle_id = $1 ORDER BY k.side NULLS FIRST`,
     [id],
   );
 
 export const jobLeaves = (tx: Tx, id: string) =>
   tx.rows(
-    z.object({ id: z.uuid(), ordinal: z.number() }),
-    `SELECT l.id, l.ordinal FROM leaf l JOIN pack k ON k.shop_id = l.shop_id AND k.id = l.pack_id
-      WHERE k.job_id = $1 AND NOT l.removed ORDER BY l.ordinal`,
+    leafSchema.extend({ side: sideSchema.nullable() }),
+    `SELECT c.id, c.ordinal, c.side FROM component c
+      WHERE c.job_axle_id = $1 AND c.kind = 'leaf' AND NOT c.removed ORDER BY c.ordinal`,
     [id],
   );
 
@@ -75,7 +80,7 @@ export const jobSafety = (tx: Tx, id: string) =>
     safetySchema,
     `SELECT DISTINCT ON (s.item) s.item, s.answer, s.answered_at AS "answeredAt", p.name AS person
        FROM safety_answer s JOIN person p ON p.shop_id = s.shop_id AND p.id = s.person_id
-      WHERE s.job_id = $1 ORDER BY s.item, s.answered_at DESC`,
+      WHERE s.job_id = ${JOB_OF} ORDER BY s.item, s.answered_at DESC`,
     [id],
   );
 
@@ -85,15 +90,15 @@ export const jobSurvey = (tx: Tx, id: string) =>
     `SELECT DISTINCT ON (s.item) s.item, s.answer, s.slack_mm AS slack, s.slack_typed AS "slackTyped", s.note,
             s.answered_at AS "answeredAt", p.name AS person
        FROM survey_answer s JOIN person p ON p.shop_id = s.shop_id AND p.id = s.person_id
-      WHERE s.job_id = $1 ORDER BY s.item, s.answered_at DESC`,
+      WHERE s.job_axle_id = $1 ORDER BY s.item, s.answered_at DESC`,
     [id],
   );
 
-export const insertSurvey = (tx: Tx, jobId: string, s: NewSurvey) =>
+export const insertSurvey = (tx: Tx, jobAxleId: string, s: NewSurvey) =>
   tx.run(
-    `INSERT INTO survey_answer (shop_id, id, job_id, item, answer, slack_mm, slack_typed, note, person_id)
+    `INSERT INTO survey_answer (shop_id, id, job_axle_id, item, answer, slack_mm, slack_typed, note, person_id)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, s.id, jobId, s.item, s.answer, s.slack, s.slackTyped, s.note, tx.person],
+    [tx.shop, s.id, jobAxleId, s.item, s.answer, s.slack, s.slackTyped, s.note, tx.person],
   );
 
 export const jobBuild = (tx: Tx, id: string) =>
@@ -101,7 +106,7 @@ export const jobBuild = (tx: Tx, id: string) =>
     buildSchema,
     `SELECT b.prediction_id AS "predictionId", b.override_reason AS "overrideReason", b.started_at AS "startedAt",
             p.name AS person
-       FROM build_start b JOIN person p ON p.shop_id = b.shop_id AND p.id = b.person_id WHERE b.job_id = $1`,
+       FROM build_start b JOIN person p ON p.shop_id = b.shop_id AND p.id = b.person_id WHERE b.job_axle_id = $1`,
     [id],
   );
 
@@ -113,7 +118,7 @@ export const jobOutcomes = (tx: Tx, id: string) =>
             o.converted_by_mm AS "convertedBy", o.point,
             r.taken_at AS "takenAt"
        FROM outcome o JOIN reading r ON r.shop_id = o.shop_id AND r.id = o.reading_id
-      WHERE r.job_id = $1
+      WHERE r.job_axle_id = $1
         AND NOT EXISTS (SELECT FROM reading n WHERE n.shop_id = r.shop_id AND n.supersedes = r.id)
       ORDER BY o.side`,
     [id],
@@ -124,29 +129,30 @@ export const boardRows = (tx: Tx) =>
   tx.rows(
     boardRowSchema,
     `WITH last AS (
-       SELECT DISTINCT ON (job_id) id, job_id FROM prediction ORDER BY job_id, made_at DESC
+       SELECT DISTINCT ON (job_axle_id) id, job_axle_id FROM prediction ORDER BY job_axle_id, made_at DESC
      ), foretold AS (
-       SELECT l.job_id,
+       SELECT l.job_axle_id,
               avg(t.value_mm - coalesce(m.value_mm, 0) - coalesce(w.value_mm, 0)) AS change,
               max(t.half90_mm) AS half
          FROM last l
-         JOIN load_state s ON s.job_id = l.job_id AND s.wanted
+         JOIN job_axle o ON o.id = l.job_axle_id
+         JOIN load_state s ON s.job_id = o.job_id AND s.wanted
          JOIN ledger_line t ON t.prediction_id = l.id AND t.load_state_id = s.id AND t.kind = 'total'
          LEFT JOIN ledger_line m ON m.prediction_id = l.id AND m.load_state_id = s.id AND m.side = t.side AND m.kind = 'measured'
          LEFT JOIN ledger_line w ON w.prediction_id = l.id AND w.load_state_id = s.id AND w.side = t.side AND w.kind = 'load'
-        GROUP BY l.job_id
+        GROUP BY l.job_axle_id
      )
-     SELECT j.id, v.name AS vehicle, a.position AS axle, j.complaint, j.wanted_change_mm AS "wantedChange",
-            j.wanted_typed AS "wantedTyped", j.tolerance_mm AS tolerance, j.created_at AS "createdAt",
+     SELECT x.id, j.id AS "jobId", v.name AS vehicle, a.position AS axle, j.complaint, x.wanted_change_mm AS "wantedChange",
+            x.wanted_typed AS "wantedTyped", x.tolerance_mm AS tolerance, j.created_at AS "createdAt",
             (SELECT name FROM load_state s WHERE s.job_id = j.id AND s.wanted) AS "wantedState",
             f.change AS "predictedChange", f.half AS "predictedHalf",
-            (SELECT count(*)::int FROM reading r WHERE r.job_id = j.id AND r.phase = 'before') AS readings,
-            (SELECT count(*)::int FROM plan p JOIN plan_change c ON c.plan_id = p.id WHERE p.job_id = j.id AND p.current) AS changes,
-            (SELECT count(*)::int FROM prediction p WHERE p.job_id = j.id) AS predictions,
-            EXISTS (SELECT FROM build_start b WHERE b.job_id = j.id) AS built,
-            (SELECT count(*)::int FROM outcome o JOIN prediction p ON p.id = o.prediction_id WHERE p.job_id = j.id) AS outcomes,
+            (SELECT count(*)::int FROM reading r WHERE r.job_axle_id = x.id AND r.phase = 'before') AS readings,
+            (SELECT count(*)::int FROM plan p JOIN plan_change c ON c.plan_id = p.id WHERE p.job_axle_id = x.id AND p.current) AS changes,
+            (SELECT count(*)::int FROM prediction p WHERE p.job_axle_id = x.id) AS predictions,
+            EXISTS (SELECT FROM build_start b WHERE b.job_axle_id = x.id) AS built,
+            (SELECT count(*)::int FROM outcome o JOIN prediction p ON p.id = o.prediction_id WHERE p.job_axle_id = x.id) AS outcomes,
             (SELECT count(*)::int FROM outcome o JOIN prediction p ON p.id = o.prediction_id
-              WHERE p.job_id = j.id AND NOT o.inside) AS outside,
+              WHERE p.job_axle_id = x.id AND NOT o.inside) AS outside,
             (SELECT row_to_json(n) FROM (SELECT ${DUE} FROM due_check d LEFT JOIN LATERAL (
                 SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) l ON true
                WHERE d.job_id = j.id AND l.done IS NOT TRUE ORDER BY d.due_on LIMIT 1) n) AS "nextDue",
@@ -156,56 +162,25 @@ export const boardRows = (tx: Tx) =>
             (SELECT o.km FROM odometer o WHERE o.shop_id = v.shop_id AND o.vehicle_id = v.id ORDER BY o.read_at DESC LIMIT 1) AS odometer,
             (SELECT CASE WHEN c.closed THEN c.at END FROM job_close c WHERE c.shop_id = j.shop_id AND c.job_id = j.id
               ORDER BY c.at DESC LIMIT 1) AS "closedAt"
-       FROM job j JOIN axle a ON a.shop_id = j.shop_id AND a.id = j.axle_id
+       FROM job_axle x JOIN job j ON j.shop_id = x.shop_id AND j.id = x.job_id
+       JOIN axle a ON a.shop_id = x.shop_id AND a.id = x.axle_id
        JOIN vehicle v ON v.shop_id = a.shop_id AND v.id = a.vehicle_id
-       LEFT JOIN foretold f ON f.job_id = j.id
-      ORDER BY j.created_at DESC, j.id`,
+       LEFT JOIN foretold f ON f.job_axle_id = x.id
+      WHERE NOT x.dropped ORDER BY j.created_at DESC, j.id, x.ordinal`,
   );
 
-export const insertJob = (tx: Tx, job: NewJob, axleId: string) =>
+export const insertJob = (tx: Tx, job: NewJob) =>
   tx.run(
-    `INSERT INTO job (shop_id, id, axle_id, complaint, wanted_change_mm, wanted_typed, tolerance_mm, tolerance_typed,
-                      guess_mm, guess_typed, no_blocks, keep_ubolts, budget, updated_by)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)`,
-    [
-      tx.shop,
-      job.id,
-      axleId,
-      job.complaint,
-      job.wantedChange,
-      job.wantedTyped,
-      job.tolerance,
-      job.toleranceTyped,
-      job.guess,
-      job.guessTyped,
-      job.noBlocks,
-      job.keepUbolts,
-      job.budget,
-      tx.person,
-    ],
+    `INSERT INTO job (shop_id, id, complaint, no_blocks, keep_ubolts, budget, updated_by) VALUES ($1, $2, $3, $4, $5, $6, $7)`,
+    [tx.shop, job.id, job.complaint, job.noBlocks, job.keepUbolts, job.budget, tx.person],
   );
 
-export const updateAsk = (tx: Tx, id: string, ask: AskEdit) =>
+/** What is said of the job as a whole, under its version; 0 rows when it is another one by now. */
+export const updateAsk = (tx: Tx, jobId: string, ask: AskEdit) =>
   tx.run(
-    `UPDATE job SET complaint = $3, wanted_change_mm = $4, wanted_typed = $5, tolerance_mm = $6, tolerance_typed = $7,
-            guess_mm = $8, guess_typed = $9, no_blocks = $10, keep_ubolts = $11, budget = $12, version = version + 1,
-            updated_by = $13, updated_at = now()
-      WHERE id = $1 AND version = $2`,
-    [
-      id,
-      ask.version,
-      ask.complaint,
-      ask.wantedChange,
-      ask.wantedTyped,
-      ask.tolerance,
-      ask.toleranceTyped,
-      ask.guess,
-      ask.guessTyped,
-      ask.noBlocks,
-      ask.keepUbolts,
-      ask.budget,
-      tx.person,
-    ],
+    `UPDATE job SET complaint = $3, no_blocks = $4, keep_ubolts = $5, budget = $6, version = version + 1, updated_by = $7,
+            updated_at = now() WHERE id = $1 AND version = $2`,
+    [jobId, ask.version, ask.complaint, ask.noBlocks, ask.keepUbolts, ask.budget, tx.person],
   );
 
 export const insertState = (
@@ -275,18 +250,18 @@ export async function replaceItems(tx: Tx, jobId: string, stateId: string, items
   await insertRows(tx, 'load_item', rows);
 }
 
-export const jobGoals = (tx: Tx, jobId: string) =>
+export const jobGoals = (tx: Tx, jobAxleId: string) =>
   tx.rows(
     goalSchema,
     `SELECT kind, target, target_typed AS "targetTyped", tolerance, tolerance_typed AS "toleranceTyped"
-       FROM goal WHERE job_id = $1 ORDER BY kind`,
-    [jobId],
+       FROM goal WHERE job_axle_id = $1 ORDER BY kind`,
+    [jobAxleId],
   );
 
-export async function replaceGoals(tx: Tx, jobId: string, goals: readonly GoalRow[]): Promise<void> {
-  await tx.run('DELETE FROM goal WHERE job_id = $1', [jobId]);
+export async function replaceGoals(tx: Tx, jobAxleId: string, goals: readonly GoalRow[]): Promise<void> {
+  await tx.run('DELETE FROM goal WHERE job_axle_id = $1', [jobAxleId]);
   const rows = goals.map(({ kind, target, targetTyped, tolerance, toleranceTyped }) => ({
-    ...{ job_id: jobId, kind, target, target_typed: targetTyped, tolerance, tolerance_typed: toleranceTyped },
+    ...{ job_axle_id: jobAxleId, kind, target, target_typed: targetTyped, tolerance, tolerance_typed: toleranceTyped },
   }));
   await insertRows(tx, 'goal', rows);
 }
@@ -299,16 +274,20 @@ export const claimJob = (tx: Tx, id: string, version: number) =>
     tx.person,
   ]);
 
-export const insertPack = (tx: Tx, id: string, jobId: string) =>
-  tx.run('INSERT INTO pack (shop_id, id, job_id, updated_by) VALUES ($1, $2, $3, $4)', [tx.shop, id, jobId, tx.person]);
-
-export const updatePack = (tx: Tx, jobId: string, edit: PackEdit) =>
+/** A pack of both sides or of one; one that is there stays. */
+export const insertPack = (tx: Tx, id: string, jobAxleId: string, side: Side | null = null) =>
   tx.run(
-    `UPDATE pack SET eye_form = $3, seat_shape = $4, rusty = $5, other_side = $6, ubolt_bend = $8, eye_form_rear = $9, shackle_eye = $10, version = version + 1,
+    'INSERT INTO pack (shop_id, id, job_axle_id, side, updated_by) VALUES ($1, $2, $3, $4, $5) ON CONFLICT DO NOTHING',
+    [tx.shop, id, jobAxleId, side, tx.person],
+  );
+
+export const updatePack = (tx: Tx, jobAxleId: string, edit: PackEdit) =>
+  tx.run(
+    `UPDATE pack SET eye_form = $3, seat_shape = $4, rusty = $5, other_side = $6, ubolt_bend = $8, eye_form_rear = $9, shackle_eye = $10, own_side = $12, version = version + 1,
             updated_by = $7, updated_at = now()
-      WHERE job_id = $1 AND version = $2`,
+      WHERE job_axle_id = $1 AND version = $2 AND side IS NOT DISTINCT FROM $11`,
     [
-      jobId,
+      jobAxleId,
       edit.version,
       edit.eyeForm,
       edit.seatShape,
@@ -318,37 +297,10 @@ export const updatePack = (tx: Tx, jobId: string, edit: PackEdit) =>
       edit.uboltBend,
       edit.eyeFormRear,
       edit.shackleEye,
+      edit.side,
+      edit.ownSide,
     ],
   );
-
-/** Brings back a removed leaf of this ordinal or makes a new one. */
-export const putLeaf = (tx: Tx, id: string, packId: string, ordinal: number) =>
-  tx.run(
-    `INSERT INTO leaf (shop_id, id, pack_id, ordinal) VALUES ($1, $2, $3, $4)
-     ON CONFLICT (shop_id, pack_id, ordinal) DO UPDATE SET removed = false`,
-    [tx.shop, id, packId, ordinal],
-  );
-
-export const removeLeavesAbove = (tx: Tx, packId: string, ordinal: number) =>
-  tx.run('UPDATE leaf SET removed = true WHERE pack_id = $1 AND ordinal > $2', [packId, ordinal]);
-
-export const insertStackPiece = (
-  tx: Tx,
-  id: string,
-  jobId: string,
-  ordinal: number,
-  kind: 'tube' | 'perch' | 'block',
-) =>
-  tx.run('INSERT INTO stack_piece (shop_id, id, job_id, ordinal, kind) VALUES ($1, $2, $3, $4, $5)', [
-    tx.shop,
-    id,
-    jobId,
-    ordinal,
-    kind,
-  ]);
-
-export const insertFastener = (tx: Tx, id: string, jobId: string, kind: 'uBolt' | 'centreBolt') =>
-  tx.run('INSERT INTO fastener (shop_id, id, job_id, kind) VALUES ($1, $2, $3, $4)', [tx.shop, id, jobId, kind]);
 
 export const insertSafety = (tx: Tx, id: string, jobId: string, item: string, answer: string) =>
   tx.run(
@@ -356,8 +308,8 @@ export const insertSafety = (tx: Tx, id: string, jobId: string, item: string, an
     [tx.shop, id, jobId, item, answer, tx.person],
   );
 
-export const insertBuild = (tx: Tx, jobId: string, predictionId: string | null, reason: string | null) =>
+export const insertBuild = (tx: Tx, jobAxleId: string, predictionId: string | null, reason: string | null) =>
   tx.run(
-    'INSERT INTO build_start (shop_id, job_id, prediction_id, override_reason, person_id) VALUES ($1, $2, $3, $4, $5) ON CONFLICT DO NOTHING',
-    [tx.shop, jobId, predictionId, reason, tx.person],
+    'INSERT INTO build_start (shop_id, job_axle_id, prediction_id, override_reason, person_id) VALUES ($1, $2, $3, $4, $5) ON CONFLICT DO NOTHING',
+    [tx.shop, jobAxleId, predictionId, reason, tx.person],
   );

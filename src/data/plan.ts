@@ -13,6 +13,7 @@ import { type AxleInput } from '@/core/suspension/registry';
 import { type LedgerLine } from '@/core/prediction/ledger';
 import { type Tx } from './client';
 import { insertRows } from './insertRows';
+import { JOB_OF } from './jobAxle';
 
 const headSchema = planSchema.omit({ changes: true });
 
@@ -31,15 +32,15 @@ const listedSchema = headSchema.extend({ current: z.boolean() });
 /** All plans of a job, the one at work among them. */
 export async function jobPlans(
   tx: Tx,
-  jobId: string,
+  jobAxleId: string,
 ): Promise<{ plan: z.infer<typeof planSchema> | undefined; plans: PlanRow[] }> {
   const [heads, rows] = await Promise.all([
     tx.rows(
       listedSchema,
       `SELECT l.id, l.name, l.version, l.current, l.updated_at AS "updatedAt", p.name AS "updatedBy"
        FROM plan l JOIN person p ON p.shop_id = l.shop_id AND p.id = l.updated_by
-      WHERE l.job_id = $1 ORDER BY l.made_at, l.name`,
-      [jobId],
+      WHERE l.job_axle_id = $1 ORDER BY l.made_at, l.name`,
+      [jobAxleId],
     ),
     tx.rows(
       changeRow.and(z.object({ planId: z.uuid() })),
@@ -51,8 +52,8 @@ export async function jobPlans(
             (SELECT json_agg(json_build_object('front', l.front_mm, 'rear', l.rear_mm, 'thickness', l.thickness_mm,
                                                'camber', l.camber_mm, 'camberKnown', l.camber_known) ORDER BY l.ordinal)
                FROM plan_leaf l WHERE l.shop_id = c.shop_id AND l.plan_id = c.plan_id AND l.change = c.ordinal) AS leaves
-       FROM plan_change c WHERE plan_id IN (SELECT id FROM plan WHERE job_id = $1) ORDER BY plan_id, ordinal`,
-      [jobId],
+       FROM plan_change c WHERE plan_id IN (SELECT id FROM plan WHERE job_axle_id = $1) ORDER BY plan_id, ordinal`,
+      [jobAxleId],
     ),
   ]);
   const changes = (id: string): ChangeRow[] =>
@@ -65,27 +66,27 @@ export async function jobPlans(
 }
 
 /** A plan that becomes the one at work. */
-export async function insertPlan(tx: Tx, id: string, jobId: string, name = 'Plan 1'): Promise<number> {
+export async function insertPlan(tx: Tx, id: string, jobAxleId: string, name = 'Plan 1'): Promise<number> {
   const there = await tx.rows(z.object({ id: z.uuid() }), 'SELECT id FROM plan WHERE id = $1', [id]);
   if (there.length > 0) return 0;
-  await tx.run('UPDATE plan SET current = false WHERE job_id = $1 AND current', [jobId]);
-  return tx.run('INSERT INTO plan (shop_id, id, job_id, name, updated_by) VALUES ($1, $2, $3, $4, $5)', [
+  await tx.run('UPDATE plan SET current = false WHERE job_axle_id = $1 AND current', [jobAxleId]);
+  return tx.run('INSERT INTO plan (shop_id, id, job_axle_id, name, updated_by) VALUES ($1, $2, $3, $4, $5)', [
     tx.shop,
     id,
-    jobId,
+    jobAxleId,
     name,
     tx.person,
   ]);
 }
 
 /** Takes another plan of the job up; its version goes on, so that a stored prediction of it still counts. */
-export async function usePlan(tx: Tx, jobId: string, id: string): Promise<number> {
-  await tx.run('UPDATE plan SET current = false WHERE job_id = $1 AND current AND id <> $2', [jobId, id]);
-  return tx.run('UPDATE plan SET current = true WHERE job_id = $1 AND id = $2', [jobId, id]);
+export async function usePlan(tx: Tx, jobAxleId: string, id: string): Promise<number> {
+  await tx.run('UPDATE plan SET current = false WHERE job_axle_id = $1 AND current AND id <> $2', [jobAxleId, id]);
+  return tx.run('UPDATE plan SET current = true WHERE job_axle_id = $1 AND id = $2', [jobAxleId, id]);
 }
 
-export const renamePlan = (tx: Tx, jobId: string, id: string, name: string) =>
-  tx.run('UPDATE plan SET name = $3 WHERE job_id = $1 AND id = $2', [jobId, id, name]);
+export const renamePlan = (tx: Tx, jobAxleId: string, id: string, name: string) =>
+  tx.run('UPDATE plan SET name = $3 WHERE job_axle_id = $1 AND id = $2', [jobAxleId, id, name]);
 
 /** Raises the plan's version when it still is `version`; 0 rows otherwise. */
 export const claimPlan = (tx: Tx, planId: string, version: number) =>
@@ -127,7 +128,7 @@ const FACTS = `json_build_object('ubolt', f.result -> 'prediction' -> 'ubolt',
   'clamped', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.clampStress'))`;
 
 /** Stored predictions of a job, the newest first. */
-export const jobPredictions = (tx: Tx, jobId: string) =>
+export const jobPredictions = (tx: Tx, jobAxleId: string) =>
   tx.rows(
     predictionSchema,
     `SELECT f.id, f.plan_version AS "planVersion", f.core_version AS "coreVersion", f.seed, f.samples,
@@ -139,8 +140,8 @@ export const jobPredictions = (tx: Tx, jobId: string) =>
                                                        'half90', l.half90_mm) ORDER BY l.ordinal) AS lines
                        FROM ledger_line l WHERE l.prediction_id = f.id GROUP BY l.side, l.load_state_id) g), '[]') AS ledgers
        FROM prediction f JOIN person p ON p.shop_id = f.shop_id AND p.id = f.person_id
-      WHERE f.job_id = $1 ORDER BY f.made_at DESC, f.id`,
-    [jobId],
+      WHERE f.job_axle_id = $1 ORDER BY f.made_at DESC, f.id`,
+    [jobAxleId],
   );
 
 /** One prediction with everything it was solved from and to. */
@@ -153,7 +154,7 @@ export const predictionRecord = (tx: Tx, id: string) =>
 
 export interface NewStoredPrediction {
   id: string;
-  jobId: string;
+  jobAxleId: string;
   planId: string;
   planVersion: number;
   planName: string;
@@ -166,13 +167,13 @@ export interface NewStoredPrediction {
 
 export const insertPrediction = (tx: Tx, f: NewStoredPrediction) =>
   tx.run(
-    `INSERT INTO prediction (shop_id, id, job_id, plan_id, plan_version, core_version, seed, samples, inputs, result, person_id,
+    `INSERT INTO prediction (shop_id, id, job_axle_id, plan_id, plan_version, core_version, seed, samples, inputs, result, person_id,
                              plan_name)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) ON CONFLICT (shop_id, id) DO NOTHING`,
     [
       tx.shop,
       f.id,
-      f.jobId,
+      f.jobAxleId,
       f.planId,
       f.planVersion,
       f.coreVersion,
@@ -237,14 +238,14 @@ export const insertOutcome = (
   );
 
 /** The last choice of each question, of the shop as a whole and of one job. */
-export const jobSchools = (tx: Tx, jobId: string) =>
+export const jobSchools = (tx: Tx, jobAxleId: string) =>
   tx.rows(
     schoolChoiceSchema,
     `SELECT DISTINCT ON (c.question, c.job_id) c.question, c.school, c.reason, c.job_id IS NULL AS "ofShop", p.name AS person,
             c.chosen_at AS "chosenAt"
        FROM school_choice c JOIN person p ON p.shop_id = c.shop_id AND p.id = c.person_id
-      WHERE c.job_id = $1 OR c.job_id IS NULL ORDER BY c.question, c.job_id, c.chosen_at DESC`,
-    [jobId],
+      WHERE c.job_id = ${JOB_OF} OR c.job_id IS NULL ORDER BY c.question, c.job_id, c.chosen_at DESC`,
+    [jobAxleId],
   );
 
 export const insertSchoolChoice = (tx: Tx, jobId: string, c: NewSchoolChoice) =>

@@ -116,7 +116,7 @@ export const putOtherAxle = (tx: Tx, id: string, vehicleId: string, position: Ax
      ON CONFLICT (shop_id, vehicle_id, position) DO UPDATE
        SET suspension = excluded.suspension, arrangement = NULL, class = NULL, steered = NULL
        WHERE axle.suspension <> excluded.suspension
-         AND NOT EXISTS (SELECT FROM job j WHERE j.shop_id = axle.shop_id AND j.axle_id = axle.id)`,
+         AND NOT EXISTS (SELECT FROM job_axle x WHERE x.shop_id = axle.shop_id AND x.axle_id = axle.id)`,
     [tx.shop, id, vehicleId, position, suspension],
   );
 

@@ -8,15 +8,15 @@ export const jobTorques = (tx: Tx, id: string) =>
     `SELECT DISTINCT ON (t.joint) t.joint, t.typed, t.value_nmm AS value, t.unit, t.source, t.lubrication, t.stage,
             t.entered_at AS "enteredAt", p.name AS person
        FROM torque_entry t JOIN person p ON p.shop_id = t.shop_id AND p.id = t.person_id
-      WHERE t.job_id = $1 ORDER BY t.joint, t.entered_at DESC`,
+      WHERE t.job_axle_id = $1 ORDER BY t.joint, t.entered_at DESC`,
     [id],
   );
 
-export const insertTorque = (tx: Tx, jobId: string, t: NewTorque) =>
+export const insertTorque = (tx: Tx, jobAxleId: string, t: NewTorque) =>
   tx.run(
-    `INSERT INTO torque_entry (shop_id, id, job_id, joint, typed, value_nmm, unit, source, lubrication, stage, person_id)
+    `INSERT INTO torque_entry (shop_id, id, job_axle_id, joint, typed, value_nmm, unit, source, lubrication, stage, person_id)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, t.id, jobId, t.joint, t.typed, t.value, t.unit, t.source, t.lubrication, t.stage, tx.person],
+    [tx.shop, t.id, jobAxleId, t.joint, t.typed, t.value, t.unit, t.source, t.lubrication, t.stage, tx.person],
   );
 
 /** The last reading of every bolt. Those of earlier releases named no bolt; they stand with the joint. */
@@ -26,13 +26,13 @@ export const jobTorqueReadings = (tx: Tx, id: string) =>
     `SELECT DISTINCT ON (r.joint, r.bolt) r.id, r.joint, r.bolt, r.typed, r.value_nmm AS value, r.unit, r.state, r.instrument,
             r.read_at AS "readAt", p.name AS person
        FROM torque_reading r JOIN person p ON p.shop_id = r.shop_id AND p.id = r.person_id
-      WHERE r.job_id = $1 ORDER BY r.joint, r.bolt, r.read_at DESC`,
+      WHERE r.job_axle_id = $1 ORDER BY r.joint, r.bolt, r.read_at DESC`,
     [id],
   );
 
-export const insertTorqueReading = (tx: Tx, jobId: string, r: NewTorqueReading) =>
+export const insertTorqueReading = (tx: Tx, jobAxleId: string, r: NewTorqueReading) =>
   tx.run(
-    `INSERT INTO torque_reading (shop_id, id, job_id, joint, bolt, typed, value_nmm, unit, state, instrument, person_id)
+    `INSERT INTO torque_reading (shop_id, id, job_axle_id, joint, bolt, typed, value_nmm, unit, state, instrument, person_id)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, r.id, jobId, r.joint, r.bolt, r.typed, r.value, r.unit, r.state, r.instrument, tx.person],
+    [tx.shop, r.id, jobAxleId, r.joint, r.bolt, r.typed, r.value, r.unit, r.state, r.instrument, tx.person],
   );

@@ -4,12 +4,15 @@ import { type AskEdit, type NewJob } from '@/contracts/ask';
 import { type JobView } from '@/contracts/job';
 import { type LoadItem, type LoadsEdit } from '@/contracts/loads';
 import { type NewKitItem, type newFeatureSchema } from '@/contracts/kit';
+import { type AxleAsk, type JobAxleAct } from '@/contracts/jobAxle';
 import { type VehicleEdit } from '@/contracts/vehicle';
 import { conflict, notFound, ProblemError } from '@/contracts/problem';
 import { lumped } from '@/core/sheet/reading';
+import { SUSPENSIONS } from '@/core/suspension/names';
 import { type Tx } from '@/data/client';
 import { insertFeature, putKitItem } from '@/data/inspect';
 import * as jobs from '@/data/job';
+import { dropJobAxle, insertJobAxle, putComponent, updateAxleAsk } from '@/data/jobAxle';
 import { type z } from 'zod';
 import * as plans from '@/data/plan';
 import {
@@ -72,7 +75,9 @@ export async function createJob(tx: Tx, given: NewJob, newId: () => string = ran
     for (const { position, suspension } of given.vehicle.others)
       if (position !== given.vehicle.position) await putOtherAxle(tx, newId(), vehicleId, position, suspension);
   }
-  await jobs.insertJob(tx, given, axleId);
+  await jobs.insertJob(tx, given);
+  // The first axle of a job has the job's own id.
+  await takeInAxle(tx, { id: given.id, jobId: given.id, axleId, ask: given, leafCount: given.leafCount }, newId);
   await jobs.replaceGoals(tx, given.id, given.goals);
   const today = {
     jobId: given.id,
@@ -90,20 +95,73 @@ export async function createJob(tx: Tx, given: NewJob, newId: () => string = ran
     await jobs.insertState(tx, { ...stateOf(given.usual), id, jobId: given.id, ordinal: 1, wanted });
     await jobs.replaceItems(tx, given.id, id, given.usual.items);
   }
-  const packId = newId();
-  await jobs.insertPack(tx, packId, given.id);
-  for (let k = 1; k <= given.leafCount; k++) await jobs.putLeaf(tx, newId(), packId, k);
-  for (const [k, kind] of (['tube', 'perch', 'block'] as const).entries())
-    await jobs.insertStackPiece(tx, newId(), given.id, k + 1, kind);
-  await jobs.insertFastener(tx, newId(), given.id, 'uBolt');
-  await jobs.insertFastener(tx, newId(), given.id, 'centreBolt');
-  await plans.insertPlan(tx, newId(), given.id);
   return { id: given.id };
 }
 
+interface TakeIn {
+  id: string;
+  jobId: string;
+  axleId: string;
+  ask: AxleAsk;
+  leafCount: number;
+}
+
+/** Takes an axle into a job with all it needs to be measured and planned. */
+async function takeInAxle(tx: Tx, { id, jobId, axleId, ask, leafCount }: TakeIn, newId: () => string): Promise<void> {
+  if ((await insertJobAxle(tx, id, jobId, axleId, ask)) === 0) return;
+  await jobs.insertPack(tx, newId(), id);
+  for (let ordinal = 1; ordinal <= leafCount; ordinal++) await putComponent(tx, newId(), id, { kind: 'leaf', ordinal });
+  for (const kind of ['tube', 'perch', 'block', 'uBolt', 'centreBolt'])
+    await putComponent(tx, newId(), id, { kind, ordinal: 1 });
+  await plans.insertPlan(tx, newId(), id);
+}
+
+/** Takes another axle of the vehicle into the job; leaves one out that was taken up by mistake, or takes it up again. */
+export async function actOnAxles(tx: Tx, id: string, given: JobAxleAct): Promise<JobView> {
+  const view = await loadJob(tx, id);
+  if (given.act !== 'add') {
+    const there = view.jobAxles.filter((x) => !x.dropped);
+    if (!view.jobAxles.some((x) => x.id === given.id)) throw notFound('This axle');
+    if (given.act === 'drop' && there.every((x) => x.id === given.id))
+      throw new ProblemError(422, { code: 'last-axle', message: 'A job works on one axle at least.', field: 'axle' });
+    await dropJobAxle(tx, given.id, given.act === 'drop');
+    // Told from an axle that stays.
+    return loadJob(tx, given.act === 'drop' && given.id === id ? there.find((x) => x.id !== id)!.id : id);
+  }
+  if (view.jobAxles.some((x) => x.id === given.id)) return view;
+  const found = view.axles.find((a) => a.position === given.position);
+  const again = view.jobAxles.find((x) => x.axleId === found?.id);
+  if (again) {
+    await dropJobAxle(tx, again.id, false);
+    return loadJob(tx, id);
+  }
+  if (found && found.suspension !== 'longitudinalLeaf')
+    throw new ProblemError(422, {
+      code: 'not-yet',
+      message: `This axle is written down with ${SUSPENSIONS[found.suspension]}; only leaf springs along the frame can be worked on here yet.`,
+      field: 'axle',
+    });
+  const known = found && (await shopAxles(tx)).find((a) => a.id === found.id);
+  const looked = known && known.arrangement !== null && known.axleClass !== null && known.steered !== null;
+  if (!looked && !given.facts)
+    throw new ProblemError(422, {
+      code: 'bad-input',
+      message:
+        'Nobody has looked at this axle yet: say whether the spring lies over or under it, what kind it is and whether it steers.',
+      field: 'facts',
+    });
+  const axleId = found?.id ?? randomUUID();
+  if (found && given.facts) await learnAxle(tx, axleId, given.facts);
+  if (!found)
+    await insertAxle(tx, { ...given.facts!, id: axleId, vehicleId: view.vehicle.id, position: given.position });
+  const { act, id: newAxle, position, facts, leafCount, ...ask } = given;
+  await takeInAxle(tx, { id: newAxle, jobId: view.job.id, axleId, ask, leafCount }, randomUUID);
+  return loadJob(tx, id);
+}
+
 export async function editAsk(tx: Tx, id: string, edit: AskEdit): Promise<JobView> {
-  if ((await jobs.updateAsk(tx, id, edit)) === 0) {
-    const { job } = await loadJob(tx, id);
+  const { job } = await loadJob(tx, id);
+  if ((await jobs.updateAsk(tx, job.id, edit)) === 0) {
     throw conflict('ask', {
       theirs: `${job.complaint}; wanted ${job.wantedTyped}`,
       by: job.updatedBy,
@@ -111,6 +169,7 @@ export async function editAsk(tx: Tx, id: string, edit: AskEdit): Promise<JobVie
       version: job.version,
     });
   }
+  await updateAxleAsk(tx, id, edit);
   await jobs.replaceGoals(tx, id, edit.goals);
   return loadJob(tx, id);
 }
@@ -118,7 +177,8 @@ export async function editAsk(tx: Tx, id: string, edit: AskEdit): Promise<JobVie
 /** Replaces the load states beyond the state of the day under the job's version. */
 export async function editLoads(tx: Tx, id: string, edit: LoadsEdit): Promise<JobView> {
   const before = await loadJob(tx, id);
-  if ((await jobs.claimJob(tx, id, edit.version)) === 0)
+  const jobId = before.job.id;
+  if ((await jobs.claimJob(tx, jobId, edit.version)) === 0)
     throw conflict('loads', {
       theirs: before.states.map((s) => s.name).join(', '),
       by: before.job.updatedBy,
@@ -134,16 +194,16 @@ export async function editLoads(tx: Tx, id: string, edit: LoadsEdit): Promise<Jo
         message: `“${state.name}” has readings or predictions; it stays. Rename it instead.`,
         field: 'states',
       });
-    await jobs.deleteState(tx, id, state.id);
+    await jobs.deleteState(tx, jobId, state.id);
   }
   let ordinal = Math.max(0, ...before.states.filter((s) => kept.has(s.id)).map((s) => s.ordinal));
   for (const state of edit.states) {
-    const row = { ...stateOf(state), id: state.id, jobId: id };
+    const row = { ...stateOf(state), id: state.id, jobId };
     if (before.states.some((s) => s.id === state.id)) await jobs.updateState(tx, row);
     else await jobs.insertState(tx, { ...row, ordinal: ++ordinal, wanted: false });
-    await jobs.replaceItems(tx, id, state.id, state.items);
+    await jobs.replaceItems(tx, jobId, state.id, state.items);
   }
-  if ((await jobs.setWanted(tx, id, edit.wanted)) === 0)
+  if ((await jobs.setWanted(tx, jobId, edit.wanted)) === 0)
     throw new ProblemError(422, {
       code: 'bad-input',
       message: 'The goal is meant in a load state that is not there.',
@@ -170,7 +230,8 @@ export async function editVehicle(tx: Tx, id: string, edit: VehicleEdit): Promis
 
 /** Ticks off what a kit brings, or writes down what it does not. */
 export async function putKit(tx: Tx, id: string, item: NewKitItem): Promise<JobView> {
-  await putKitItem(tx, id, item);
+  const { job } = await loadJob(tx, id);
+  await putKitItem(tx, job.id, item);
   return loadJob(tx, id);
 }
 

@@ -66,8 +66,8 @@ async function readOdometer(tx: Tx, vehicleId: string, id: string, km: number, t
 }
 
 /** Writes down how far a job's vehicle has been driven. */
-export async function addOdometer(tx: Tx, jobId: string, given: { id: string; km: number; typed: string }) {
-  const { vehicle } = await loadJob(tx, jobId);
+export async function addOdometer(tx: Tx, jobAxleId: string, given: { id: string; km: number; typed: string }) {
+  const { vehicle } = await loadJob(tx, jobAxleId);
   await readOdometer(tx, vehicle.id, given.id, given.km, given.typed);
-  return loadJob(tx, jobId);
+  return loadJob(tx, jobAxleId);
 }

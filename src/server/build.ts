@@ -4,7 +4,7 @@ import { type EndDefect, type NewClosing, type NewDefect } from '@/contracts/def
 import { blocking, fitRows, misfitText, unsettled, type FitRow } from '@/contracts/fit';
 import { missingBeforeHeights } from '@/contracts/gates';
 import { type JobView } from '@/contracts/job';
-import { leftOpen } from '@/contracts/openList';
+import { leftOpenOfJob } from '@/contracts/openList';
 import { notFound, ProblemError } from '@/contracts/problem';
 import { sheetOf } from '@/contracts/sheet';
 import { type NewTorque, type NewTorqueReading } from '@/contracts/torque';
@@ -25,11 +25,12 @@ import { solveCentral } from './solve';
 
 export async function answerSafety(
   tx: Tx,
-  jobId: string,
+  jobAxleId: string,
   given: { id: string; item: string; answer: string },
 ): Promise<JobView> {
-  await jobs.insertSafety(tx, given.id, jobId, given.item, given.answer);
-  return loadJob(tx, jobId);
+  const { job } = await loadJob(tx, jobAxleId);
+  await jobs.insertSafety(tx, given.id, job.id, given.item, given.answer);
+  return loadJob(tx, jobAxleId);
 }
 
 /** Everything that must fit, solved anew from the readings as they stand; never taken from the browser or from an older solve. */
@@ -50,8 +51,8 @@ async function fitNow(view: JobView): Promise<FitRow[]> {
  * Starts the build; refused without before heights unless a reason is given, without support and stored energy answered, and while
  * something does not fit that nobody has mended or gone on with.
  */
-export async function startBuild(tx: Tx, jobId: string, overrideReason: string | null): Promise<JobView> {
-  const view = await loadJob(tx, jobId);
+export async function startBuild(tx: Tx, jobAxleId: string, overrideReason: string | null): Promise<JobView> {
+  const view = await loadJob(tx, jobAxleId);
   const missing = missingBeforeHeights(view);
   if (missing.length > 0 && !overrideReason)
     throw new ProblemError(422, {
@@ -82,13 +83,13 @@ export async function startBuild(tx: Tx, jobId: string, overrideReason: string |
       field: wrong[0]!.subject,
       detail: wrong.map(({ subject, name, reason }) => ({ subject, name, reason })),
     });
-  await jobs.insertBuild(tx, jobId, foretold?.id ?? null, missing.length > 0 ? overrideReason : null);
-  return loadJob(tx, jobId);
+  await jobs.insertBuild(tx, jobAxleId, foretold?.id ?? null, missing.length > 0 ? overrideReason : null);
+  return loadJob(tx, jobAxleId);
 }
 
 /** Goes on with something that does not fit: a person, a reason, a day; it stays on the job as an open defect. */
-export async function goOnWith(tx: Tx, jobId: string, given: NewDefect): Promise<JobView> {
-  const view = await loadJob(tx, jobId);
+export async function goOnWith(tx: Tx, jobAxleId: string, given: NewDefect): Promise<JobView> {
+  const view = await loadJob(tx, jobAxleId);
   if (view.defects.some((d) => d.id === given.id)) return view;
   const row = unsettled(await fitNow(view)).find((r) => r.subject === given.subject);
   if (!row)
@@ -103,21 +104,21 @@ export async function goOnWith(tx: Tx, jobId: string, given: NewDefect): Promise
       message: 'The day to mend it by has gone by already.',
       field: 'dueOn',
     });
-  await insertDefect(tx, jobId, given, misfitText(row));
-  return loadJob(tx, jobId);
+  await insertDefect(tx, jobAxleId, given, misfitText(row));
+  return loadJob(tx, jobAxleId);
 }
 
-export async function endDefectOf(tx: Tx, jobId: string, given: EndDefect): Promise<JobView> {
-  const view = await loadJob(tx, jobId);
+export async function endDefectOf(tx: Tx, jobAxleId: string, given: EndDefect): Promise<JobView> {
+  const view = await loadJob(tx, jobAxleId);
   if (!view.defects.some((d) => d.id === given.id)) throw notFound('This defect');
-  await endDefect(tx, jobId, given);
-  return loadJob(tx, jobId);
+  await endDefect(tx, jobAxleId, given);
+  return loadJob(tx, jobAxleId);
 }
 
 /** Closes a job with the list of what is open, refused on stops; or opens it again. */
-export async function closeJob(tx: Tx, jobId: string, given: NewClosing): Promise<JobView> {
-  const view = await loadJob(tx, jobId);
-  const open = leftOpen(view);
+export async function closeJob(tx: Tx, jobAxleId: string, given: NewClosing): Promise<JobView> {
+  const view = await loadJob(tx, jobAxleId);
+  const open = leftOpenOfJob(view);
   const stops = open.filter((item) => item.stop);
   if (given.closed && stops.length > 0)
     throw new ProblemError(422, {
@@ -131,8 +132,8 @@ export async function closeJob(tx: Tx, jobId: string, given: NewClosing): Promis
       message: 'Something is left open; say who knows of it.',
       field: 'note',
     });
-  await insertClosing(tx, jobId, given, given.closed ? open.map((i) => i.text) : []);
-  return loadJob(tx, jobId);
+  await insertClosing(tx, view.job.id, given, given.closed ? open.map((i) => i.text) : []);
+  return loadJob(tx, jobAxleId);
 }
 
 const bad = (message: string, field = 'typed') => new ProblemError(400, { code: 'bad-input', message, field });
@@ -150,11 +151,11 @@ function checkTorque(given: { typed: string; value: number | null; unit: string 
  * Writes down what a joint is to get and how far it is. It is final only with a figure that says where it comes from and with every
  * bolt read, or plainly by feel. Final U-bolts set the checks after the first load cycles.
  */
-export async function enterTorque(tx: Tx, jobId: string, given: NewTorque): Promise<JobView> {
+export async function enterTorque(tx: Tx, jobAxleId: string, given: NewTorque): Promise<JobView> {
   if (given.typed !== null) checkTorque({ ...given, typed: given.typed });
   else if (given.value !== null) throw bad('A figure needs its text.');
   if (given.stage === 'final' || given.stage === 'again') {
-    const { torqueReadings } = await loadJob(tx, jobId);
+    const { torqueReadings } = await loadJob(tx, jobAxleId);
     const lacks = notFinal(
       given.joint,
       given,
@@ -167,16 +168,18 @@ export async function enterTorque(tx: Tx, jobId: string, given: NewTorque): Prom
         field: given.source === 'notSaid' ? 'source' : 'typed',
       });
   }
-  await insertTorque(tx, jobId, given);
-  if (given.joint === 'uBolts' && given.stage === 'final')
-    for (const { what, afterKm, inDays } of RETORQUE) await insertDue(tx, randomUUID(), jobId, what, afterKm, inDays);
-  return loadJob(tx, jobId);
+  await insertTorque(tx, jobAxleId, given);
+  const view = await loadJob(tx, jobAxleId);
+  if (given.joint !== 'uBolts' || given.stage !== 'final') return view;
+  for (const { what, afterKm, inDays } of RETORQUE)
+    await insertDue(tx, randomUUID(), view.job.id, what, afterKm, inDays);
+  return loadJob(tx, jobAxleId);
 }
 
 /** What the wrench read at one bolt; the last reading of a bolt counts. */
-export async function readTorque(tx: Tx, jobId: string, given: NewTorqueReading): Promise<JobView> {
+export async function readTorque(tx: Tx, jobAxleId: string, given: NewTorqueReading): Promise<JobView> {
   if (!boltsOf(given.joint).includes(given.bolt)) throw bad('This joint has no such bolt.', 'bolt');
   checkTorque(given, TORQUE_READING_RULE);
-  await insertTorqueReading(tx, jobId, given);
-  return loadJob(tx, jobId);
+  await insertTorqueReading(tx, jobAxleId, given);
+  return loadJob(tx, jobAxleId);
 }

@@ -16,8 +16,8 @@ import * as plans from '@/data/plan';
 import { shelfItems, shelfPage } from '@/data/shelf';
 import { loadJob } from './jobs';
 
-export async function editPlan(tx: Tx, jobId: string, edit: PlanEdit): Promise<JobView> {
-  const before = await loadJob(tx, jobId);
+export async function editPlan(tx: Tx, jobAxleId: string, edit: PlanEdit): Promise<JobView> {
+  const before = await loadJob(tx, jobAxleId);
   await checkChanges(tx, before, edit.changes);
   if ((await plans.claimPlan(tx, before.plan.id, edit.version)) === 0)
     throw conflict('plan', {
@@ -27,12 +27,12 @@ export async function editPlan(tx: Tx, jobId: string, edit: PlanEdit): Promise<J
       version: before.plan.version,
     });
   await plans.replaceChanges(tx, before.plan.id, edit.changes);
-  return loadJob(tx, jobId);
+  return loadJob(tx, jobAxleId);
 }
 
 /** Makes a named plan, takes another one up, or renames one. A plan is never replaced by choosing another way. */
-export async function actOnPlans(tx: Tx, jobId: string, given: PlanAct): Promise<JobView> {
-  const before = await loadJob(tx, jobId);
+export async function actOnPlans(tx: Tx, jobAxleId: string, given: PlanAct): Promise<JobView> {
+  const before = await loadJob(tx, jobAxleId);
   const namesake = 'name' in given && before.plans.find((p) => p.name.toLowerCase() === given.name.toLowerCase());
   if (namesake && namesake.id !== given.id)
     throw new ProblemError(422, {
@@ -41,20 +41,20 @@ export async function actOnPlans(tx: Tx, jobId: string, given: PlanAct): Promise
       field: 'name',
     });
   if (given.act === 'rename') {
-    if ((await plans.renamePlan(tx, jobId, given.id, given.name)) === 0) throw notFound('This plan');
-    return loadJob(tx, jobId);
+    if ((await plans.renamePlan(tx, jobAxleId, given.id, given.name)) === 0) throw notFound('This plan');
+    return loadJob(tx, jobAxleId);
   }
   if (given.act === 'use') {
     if (!before.plans.some((p) => p.id === given.id)) throw notFound('This plan');
-    await plans.usePlan(tx, jobId, given.id);
+    await plans.usePlan(tx, jobAxleId, given.id);
   } else {
     await checkChanges(tx, before, given.changes);
-    if ((await plans.insertPlan(tx, given.id, jobId, given.name)) > 0 && given.changes.length > 0) {
+    if ((await plans.insertPlan(tx, given.id, jobAxleId, given.name)) > 0 && given.changes.length > 0) {
       await plans.replaceChanges(tx, given.id, given.changes);
       await plans.claimPlan(tx, given.id, 1);
     }
   }
-  return loadJob(tx, jobId);
+  return loadJob(tx, jobAxleId);
 }
 
 /** What may be planned at all on this axle. */
@@ -97,10 +97,10 @@ async function checkChanges(tx: Tx, before: JobView, changes: readonly ChangeRow
     });
 }
 
-export async function chooseSchool(tx: Tx, jobId: string, choice: NewSchoolChoice): Promise<JobView> {
-  await loadJob(tx, jobId);
-  await plans.insertSchoolChoice(tx, jobId, choice);
-  return loadJob(tx, jobId);
+export async function chooseSchool(tx: Tx, jobAxleId: string, choice: NewSchoolChoice): Promise<JobView> {
+  const { job } = await loadJob(tx, jobAxleId);
+  await plans.insertSchoolChoice(tx, job.id, choice);
+  return loadJob(tx, jobAxleId);
 }
 
 /** Parts of one kind looked at, the cheapest; more than a search can use. */
@@ -109,8 +109,8 @@ const OF_A_KIND = 250;
 const NEAR = 8;
 
 /** What the shelf offers for an axle's springs: of each kind that changes the height, the cheapest of about its width. */
-export async function partsForJob(tx: Tx, jobId: string): Promise<ShelfItem[]> {
-  const { readings } = await loadJob(tx, jobId);
+export async function partsForJob(tx: Tx, jobAxleId: string): Promise<ShelfItem[]> {
+  const { readings } = await loadJob(tx, jobAxleId);
   const width = readings.find((r) => r.point === 'leafWidth')?.value;
   const about = (dimension: 'width' | 'insideWidth') =>
     width === undefined ? [] : [{ dimension, from: width - NEAR, to: width + NEAR }];
@@ -124,28 +124,28 @@ export async function partsForJob(tx: Tx, jobId: string): Promise<ShelfItem[]> {
 }
 
 /** Saves a line of a job's costs; one that somebody else changed since is a conflict. */
-export async function saveCost(tx: Tx, jobId: string, line: CostEdit): Promise<JobView> {
-  const before = await loadJob(tx, jobId);
+export async function saveCost(tx: Tx, jobAxleId: string, line: CostEdit): Promise<JobView> {
+  const before = await loadJob(tx, jobAxleId);
   const there = before.costs.find((c) => c.id === line.id);
   if (line.version === 0) {
     // A new line sent again after a lost answer is there already.
-    await insertCost(tx, jobId, line);
-    return loadJob(tx, jobId);
+    await insertCost(tx, before.job.id, line);
+    return loadJob(tx, jobAxleId);
   }
   if (!there) throw notFound('This line');
-  if ((await updateCost(tx, jobId, line)) === 0)
+  if ((await updateCost(tx, before.job.id, line)) === 0)
     throw conflict('cost', {
       theirs: `${there.what}, ${there.plannedTyped ?? 'no price'}`,
       by: there.person,
       at: there.updatedAt,
       version: there.version,
     });
-  return loadJob(tx, jobId);
+  return loadJob(tx, jobAxleId);
 }
 
 /** A job's own pack as it would lie on the bench; null while its spring is not known. */
-export async function packForBench(tx: Tx, jobId: string): Promise<BenchPack | null> {
-  const view = await loadJob(tx, jobId);
+export async function packForBench(tx: Tx, jobAxleId: string): Promise<BenchPack | null> {
+  const view = await loadJob(tx, jobAxleId);
   const reading = (point: PointId) =>
     view.readings.find((r) => r.point === point && r.phase === 'before')?.value ?? null;
   const known: StandingPack = {

@@ -13,7 +13,7 @@ import { loadJob } from './jobs';
 const bad = (message: string, field: string) => new ProblemError(400, { code: 'bad-input', message, field });
 
 /** Stores a finding. The verdict is the rule's, by this shop's limits; a person never types it. */
-export async function addFinding(tx: Tx, jobId: string, given: NewFinding): Promise<JobView> {
+export async function addFinding(tx: Tx, jobAxleId: string, given: NewFinding): Promise<JobView> {
   const rule = shopRule(given.rule, await inspect.shopLimits(tx));
   if (rule.once !== (given.side === null))
     throw bad(rule.once ? 'This is looked at once for the axle.' : 'Say on which side.', 'side');
@@ -27,25 +27,25 @@ export async function addFinding(tx: Tx, jobId: string, given: NewFinding): Prom
     if (!read.some((r) => Math.abs(r.value - value) <= 1e-6 * Math.max(1, Math.abs(value))))
       throw bad('The text and its value do not agree.', measure);
   }
-  const view = await loadJob(tx, jobId);
-  if (given.leafId !== null && !view.leaves.some((leaf) => leaf.id === given.leafId))
+  const view = await loadJob(tx, jobAxleId);
+  if (given.leafId !== null && ![...view.leaves, ...(view.own?.leaves ?? [])].some((leaf) => leaf.id === given.leafId))
     throw bad('This pack has no such leaf.', 'leafId');
   const values = Object.fromEntries(given.values.map((v) => [v.measure, v.value]));
   const verdict = judge(rule, { choice: given.choice, values });
   if (verdict === null) throw bad('Say what was seen, or measure it in full.', rule.measures[0]?.id ?? 'choice');
-  await inspect.insertFinding(tx, jobId, { ...given, verdict });
-  return loadJob(tx, jobId);
+  await inspect.insertFinding(tx, jobAxleId, { ...given, verdict });
+  return loadJob(tx, jobAxleId);
 }
 
 /** Writes down what was found by the way; it belongs to the vehicle and stays when the job is closed. */
 export async function addSideFinding(
   tx: Tx,
-  jobId: string,
+  jobAxleId: string,
   given: z.output<typeof newSideFindingSchema>,
 ): Promise<JobView> {
-  const { vehicle } = await loadJob(tx, jobId);
-  await inspect.insertSideFinding(tx, { ...given, jobId, vehicleId: vehicle.id });
-  return loadJob(tx, jobId);
+  const { job, vehicle } = await loadJob(tx, jobAxleId);
+  await inspect.insertSideFinding(tx, { ...given, jobId: job.id, vehicleId: vehicle.id });
+  return loadJob(tx, jobAxleId);
 }
 
 /** Closes it with evidence; it is never deleted. */
@@ -58,19 +58,23 @@ export async function finishSideFinding(
   return { done: true };
 }
 
-export async function addFailure(tx: Tx, jobId: string, given: z.output<typeof newFailureSchema>): Promise<JobView> {
-  const { vehicle } = await loadJob(tx, jobId);
+export async function addFailure(
+  tx: Tx,
+  jobAxleId: string,
+  given: z.output<typeof newFailureSchema>,
+): Promise<JobView> {
+  const { vehicle } = await loadJob(tx, jobAxleId);
   await inspect.insertFailure(tx, { ...given, vehicleId: vehicle.id });
-  return loadJob(tx, jobId);
+  return loadJob(tx, jobAxleId);
 }
 
 /** Sets a limit of this shop in place of a rule's own, with the reason. Findings made before keep their verdict. */
-export async function setShopLimit(tx: Tx, jobId: string, given: NewShopLimit): Promise<JobView> {
+export async function setShopLimit(tx: Tx, jobAxleId: string, given: NewShopLimit): Promise<JobView> {
   const limit = ruleOf(given.rule).limits.find((l) => l.verdict === given.verdict);
   if (!limit || !(given.measure in limit.when)) throw bad('This rule has no such limit.', 'measure');
   if (!(given.value > 0 && given.value <= 1000)) throw bad('That cannot be a limit here.', 'typed');
   await inspect.insertShopLimit(tx, given);
-  return loadJob(tx, jobId);
+  return loadJob(tx, jobAxleId);
 }
 
 /** A stored picture. @throws ProblemError not-found */

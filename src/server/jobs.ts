@@ -1,5 +1,6 @@
-import { type JobView } from '@/contracts/job';
+import { type AxleView, type JobView } from '@/contracts/job';
 import { notFound } from '@/contracts/problem';
+import { type Side } from '@/core/vehicle/side';
 import { type Tx } from '@/data/client';
 import {
   jobFindings,
@@ -15,6 +16,7 @@ import { jobCosts } from '@/data/cost';
 import { jobClosing, jobDefects } from '@/data/defect';
 import { jobDue, shopToday, vehicleOdometer } from '@/data/due';
 import * as jobs from '@/data/job';
+import { jobAxles } from '@/data/jobAxle';
 import * as plans from '@/data/plan';
 import { currentReadings, jobDays } from '@/data/reading';
 import { vehicleAxles } from '@/data/shop';
@@ -26,8 +28,9 @@ const OF_JOB = {
   job: jobs.jobRow,
   vehicle: jobs.jobVehicle,
   axle: jobs.jobAxle,
+  jobAxles,
   states: jobs.jobStates,
-  pack: jobs.jobPack,
+  packs: jobs.jobPacks,
   leaves: jobs.jobLeaves,
   readings: currentReadings,
   days: jobDays,
@@ -68,32 +71,39 @@ async function readAll<R extends Reads<string>>(tx: Tx, reads: R, id: string): P
   return Object.fromEntries(found) as Read<R>;
 }
 
-/** Everything a page of one job shows. @throws ProblemError not-found */
-export async function loadJob(direct: Tx, id: string): Promise<JobView> {
-  const tx = together(direct);
+/** A job seen at one of its axles, in two statements. @throws ProblemError not-found */
+async function loadAxle(tx: Tx, id: string): Promise<AxleView> {
   const [
     {
       job: [job],
       vehicle: [vehicle],
       axle: [axle],
-      pack: [pack],
       build: [build],
       closing: [closing],
+      packs,
+      leaves,
       plans,
       ...own
     },
     limits,
     today,
   ] = await Promise.all([readAll(tx, OF_JOB, id), shopLimits(tx), shopToday(tx)]);
+  const pack = packs.find((p) => p.side === null);
   if (!job || !vehicle || !axle || !pack || !plans.plan) throw notFound('This job');
   const { odometer, ...ofVehicle } = await readAll(tx, OF_VEHICLE, vehicle.id);
+  const leavesOf = (side: Side | null) =>
+    leaves.filter((l) => l.side === side).map(({ id, ordinal }) => ({ id, ordinal }));
+  const ownPack = pack.otherSide === 'different' && packs.find((p) => p.side !== null && p.side === pack.ownSide);
   return {
     ...own,
     ...ofVehicle,
+    id,
     job,
     vehicle,
     axle,
     pack,
+    leaves: leavesOf(null),
+    own: ownPack ? { pack: ownPack, leaves: leavesOf(ownPack.side) } : null,
     limits,
     today,
     plan: plans.plan,
@@ -102,4 +112,12 @@ export async function loadJob(direct: Tx, id: string): Promise<JobView> {
     closing: closing ?? null,
     odometer: odometer[0] ?? null,
   };
+}
+
+/** Everything a page of one job shows at one of its axles, the other ones with it. @throws ProblemError not-found */
+export async function loadJob(direct: Tx, id: string): Promise<JobView> {
+  const tx = together(direct);
+  const view = await loadAxle(tx, id);
+  const beside = view.jobAxles.filter((x) => x.id !== id && !x.dropped);
+  return { ...view, others: await Promise.all(beside.map((x) => loadAxle(tx, x.id))) };
 }

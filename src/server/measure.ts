@@ -10,32 +10,35 @@ import { conflict, ProblemError } from '@/contracts/problem';
 import { pointOf } from '@/core/measure/points';
 import { parseMeasured } from '@/core/units/parse';
 import { UNITS } from '@/core/units/units';
+import { type Side } from '@/core/vehicle/side';
 import { brokenRule, type Tx } from '@/data/client';
 import { insertPressRun } from '@/data/inspect';
 import * as jobs from '@/data/job';
+import { putComponent, removeComponentsAbove } from '@/data/jobAxle';
 import { allReadings, currentReadings, insertDay, insertReading, jobDays, readingById } from '@/data/reading';
 import { type z } from 'zod';
 import { loadJob } from './jobs';
 
 /** Every reading of a job, corrected ones too, newest first. */
-export const readingHistory = (tx: Tx, jobId: string): Promise<ReadingRow[]> => allReadings(tx, jobId);
+export const readingHistory = (tx: Tx, jobAxleId: string): Promise<ReadingRow[]> => allReadings(tx, jobAxleId);
 
 /** Begins a measuring day: fuel, tyre pressure, weight on the wheels or not. Earlier readings keep theirs. */
-export async function beginDay(tx: Tx, jobId: string, day: NewDay): Promise<JobView> {
+export async function beginDay(tx: Tx, jobAxleId: string, day: NewDay): Promise<JobView> {
   if (day.fuelAsBefore && (day.phase !== 'after' || day.fuel !== null))
     throw new ProblemError(400, {
       code: 'bad-input',
       message: '“As before” is said of the day after the work, and instead of a fill.',
       field: 'fuelAsBefore',
     });
-  await insertDay(tx, jobId, day);
-  return loadJob(tx, jobId);
+  const { job } = await loadJob(tx, jobAxleId);
+  await insertDay(tx, job.id, day);
+  return loadJob(tx, jobAxleId);
 }
 
 /** A loaded point means nothing with the wheels in the air; a day belongs to the job and the phase of its readings. */
-async function checkDay(tx: Tx, jobId: string, reading: NewReading): Promise<void> {
+async function checkDay(tx: Tx, jobAxleId: string, reading: NewReading): Promise<void> {
   if (reading.dayId === null) return;
-  const day = (await jobDays(tx, jobId)).find((d) => d.id === reading.dayId);
+  const day = (await jobDays(tx, jobAxleId)).find((d) => d.id === reading.dayId);
   if (day?.phase !== reading.phase)
     throw new ProblemError(400, {
       code: 'bad-input',
@@ -51,10 +54,10 @@ async function checkDay(tx: Tx, jobId: string, reading: NewReading): Promise<voi
 }
 
 /** Appends a reading after reading its text again; two people on one field get a conflict, never a silent overwrite. */
-export async function addReading(tx: Tx, jobId: string, reading: NewReading): Promise<JobView> {
+export async function addReading(tx: Tx, jobAxleId: string, reading: NewReading): Promise<JobView> {
   const point = pointOf(reading.point);
-  checkSubject(reading);
-  await checkDay(tx, jobId, reading);
+  checkSubject(reading, await ownSide(tx, jobAxleId));
+  await checkDay(tx, jobAxleId, reading);
   const { rule } = point;
   const parsed = parseMeasured(reading.typed, rule);
   const agreed = (value: number) => Math.abs(value - reading.value) <= 1e-6 * Math.max(1, Math.abs(reading.value));
@@ -67,14 +70,14 @@ export async function addReading(tx: Tx, jobId: string, reading: NewReading): Pr
   }
   // A free leaf or the arch on the bench is read with the spring out; how it stood loaded can no longer be read then.
   const locks = reading.phase === 'before' && (point.loaded || reading.supersedes !== null);
-  if (locks && !reading.correctionReason && (await buildBegun(tx, jobId)))
+  if (locks && !reading.correctionReason && (await buildBegun(tx, jobAxleId)))
     throw new ProblemError(422, {
       code: 'locked',
       message: 'The build has begun: what was read before it stays as it was. Say why it is corrected.',
       field: 'correctionReason',
     });
   if (reading.supersedes) {
-    const [old] = await readingById(tx, jobId, reading.supersedes);
+    const [old] = await readingById(tx, jobAxleId, reading.supersedes);
     if (!old || readingKey(old) !== readingKey(reading))
       throw new ProblemError(400, {
         code: 'bad-input',
@@ -84,25 +87,34 @@ export async function addReading(tx: Tx, jobId: string, reading: NewReading): Pr
   }
   try {
     await tx.run('SAVEPOINT reading');
-    await insertReading(tx, jobId, reading);
+    await insertReading(tx, jobAxleId, reading);
   } catch (error) {
     const rule = brokenRule(error);
     if (rule !== 'reading_first_once' && rule !== 'reading_superseded_once') throw error;
     await tx.run('ROLLBACK TO SAVEPOINT reading');
-    const now = (await currentReadings(tx, jobId)).find((r) => readingKey(r) === readingKey(reading));
+    const now = (await currentReadings(tx, jobAxleId)).find((r) => readingKey(r) === readingKey(reading));
     if (!now) throw error;
     throw conflict('typed', { theirs: now.typed, by: now.person, at: now.takenAt, version: now.id });
   }
-  return loadJob(tx, jobId);
+  return loadJob(tx, jobAxleId);
 }
 
 /** Whether a spring may have been loosened already: a reading from before the work is a correction from then on. */
-const buildBegun = async (tx: Tx, jobId: string): Promise<boolean> => (await jobs.jobBuild(tx, jobId)).length > 0;
+const buildBegun = async (tx: Tx, jobAxleId: string): Promise<boolean> =>
+  (await jobs.jobBuild(tx, jobAxleId)).length > 0;
 
-function checkSubject(reading: NewReading): void {
+/** The side that has a pack of its own; null while one stands for both. */
+async function ownSide(tx: Tx, jobAxleId: string): Promise<Side | null> {
+  const pack = (await jobs.jobPacks(tx, jobAxleId)).find((p) => p.side === null);
+  return pack?.otherSide === 'different' ? pack.ownSide : null;
+}
+
+/** @param own the side that has a pack of its own */
+function checkSubject(reading: NewReading, own: Side | null): void {
   const point = pointOf(reading.point);
   const bad = (message: string) => new ProblemError(400, { code: 'bad-input', message, field: 'point' });
-  if (point.sided !== (reading.side !== null))
+  const ofOwn = point.ofSpring && reading.side !== null && reading.side === own;
+  if (!ofOwn && point.sided !== (reading.side !== null))
     throw bad('This point is read ' + (point.sided ? 'on one side.' : 'once for the axle.'));
   if (point.perLeaf !== (reading.leafId !== null))
     throw bad(point.perLeaf ? 'Say which leaf.' : 'This point has no leaf.');
@@ -110,9 +122,9 @@ function checkSubject(reading: NewReading): void {
     throw bad(point.loaded ? 'Say in which load state.' : 'This point has no load state.');
 }
 
-export async function editPack(tx: Tx, jobId: string, edit: PackEdit): Promise<JobView> {
-  if ((await jobs.updatePack(tx, jobId, edit)) === 0) {
-    const { pack } = await loadJob(tx, jobId);
+export async function editPack(tx: Tx, jobAxleId: string, edit: PackEdit): Promise<JobView> {
+  if ((await jobs.updatePack(tx, jobAxleId, edit)) === 0) {
+    const { pack } = await loadJob(tx, jobAxleId);
     throw conflict('pack', {
       theirs: `${pack.eyeForm ?? 'eyes not said'}, seat ${pack.seatShape}`,
       by: pack.updatedBy,
@@ -120,26 +132,44 @@ export async function editPack(tx: Tx, jobId: string, edit: PackEdit): Promise<J
       version: pack.version,
     });
   }
-  const { pack } = await loadJob(tx, jobId);
-  for (let k = 1; k <= edit.leafCount; k++) await jobs.putLeaf(tx, randomUUID(), pack.id, k);
-  await jobs.removeLeavesAbove(tx, pack.id, edit.leafCount);
-  return loadJob(tx, jobId);
+  const { own } = await loadJob(tx, jobAxleId);
+  const put = async (side: Side | null, count: number) => {
+    for (let ordinal = 1; ordinal <= count; ordinal++)
+      await putComponent(tx, randomUUID(), jobAxleId, { kind: 'leaf', ordinal, side });
+    await removeComponentsAbove(tx, jobAxleId, 'leaf', side, count);
+  };
+  await put(edit.side, edit.leafCount);
+  if (edit.side === null && edit.otherSide === 'different' && edit.ownSide !== null && own === null) {
+    await jobs.insertPack(tx, randomUUID(), jobAxleId, edit.ownSide);
+    // A pack of its own has as many leaves as the other one until somebody counts; what was counted before stays.
+    const now = await loadJob(tx, jobAxleId);
+    if (now.own?.leaves.length === 0) await put(edit.ownSide, edit.leafCount);
+  }
+  return loadJob(tx, jobAxleId);
 }
 
 /** Answers one item of the survey under the vehicle; the last answer counts. */
-export async function answerSurvey(tx: Tx, jobId: string, given: NewSurvey): Promise<JobView> {
-  await jobs.insertSurvey(tx, jobId, given);
-  return loadJob(tx, jobId);
+export async function answerSurvey(tx: Tx, jobAxleId: string, given: NewSurvey): Promise<JobView> {
+  await jobs.insertSurvey(tx, jobAxleId, given);
+  return loadJob(tx, jobAxleId);
 }
 
 /** A run taken from the press, as accepted on the page. */
-export async function addPressRun(tx: Tx, jobId: string, run: z.output<typeof newPressRunSchema>): Promise<JobView> {
-  await insertPressRun(tx, jobId, { ...run, source: 'press' });
-  return loadJob(tx, jobId);
+export async function addPressRun(
+  tx: Tx,
+  jobAxleId: string,
+  run: z.output<typeof newPressRunSchema>,
+): Promise<JobView> {
+  await insertPressRun(tx, jobAxleId, { ...run, source: 'press' });
+  return loadJob(tx, jobAxleId);
 }
 
 /** A run from a file: all of it or, with every bad line named, nothing. */
-export async function importPressRun(tx: Tx, jobId: string, file: z.output<typeof pressFileSchema>): Promise<JobView> {
+export async function importPressRun(
+  tx: Tx,
+  jobAxleId: string,
+  file: z.output<typeof pressFileSchema>,
+): Promise<JobView> {
   const read = readPressFile(file.text);
   if ('problems' in read)
     throw new ProblemError(422, {
@@ -151,6 +181,6 @@ export async function importPressRun(tx: Tx, jobId: string, file: z.output<typeo
       field: 'file',
       detail: read.problems,
     });
-  await insertPressRun(tx, jobId, { id: file.id, side: file.side, source: 'csv', points: read.points });
-  return loadJob(tx, jobId);
+  await insertPressRun(tx, jobAxleId, { id: file.id, side: file.side, source: 'csv', points: read.points });
+  return loadJob(tx, jobAxleId);
 }

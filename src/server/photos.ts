@@ -40,13 +40,13 @@ export async function developed(
 /** Stores a picture of a job; the slow part runs outside the transaction. A retry with the same id stores nothing twice. */
 export async function addPhoto(
   inTx: InTx,
-  jobId: string,
+  jobAxleId: string,
   given: { id: string; subject: string; caption: string; file: Buffer },
 ): Promise<JobView> {
   const picture = await developed(given.file);
   return inTx(async (tx) => {
-    await loadJob(tx, jobId);
-    await insertPhoto(tx, jobId, { id: given.id, subject: given.subject, caption: given.caption, ...picture });
-    return loadJob(tx, jobId);
+    await loadJob(tx, jobAxleId);
+    await insertPhoto(tx, jobAxleId, { id: given.id, subject: given.subject, caption: given.caption, ...picture });
+    return loadJob(tx, jobAxleId);
   });
 }

@@ -24,7 +24,7 @@ export interface PredictionRequest {
  */
 export async function storePrediction(
   inTx: InTx,
-  jobId: string,
+  jobAxleId: string,
   request: PredictionRequest,
   seed = randomInt(1, 2 ** 31 - 1),
 ): Promise<JobView> {
@@ -33,7 +33,7 @@ export async function storePrediction(
       code: 'core-version',
       message: `This page computes with version ${request.coreVersion}, the server with ${CORE_VERSION}. Reload the page.`,
     });
-  const view = await inTx((tx) => loadJob(tx, jobId));
+  const view = await inTx((tx) => loadJob(tx, jobAxleId));
   if (view.predictions.some((p) => p.id === request.id)) return view;
   if (view.plan.version !== request.planVersion)
     throw conflict('plan', {
@@ -54,7 +54,7 @@ export async function storePrediction(
   return inTx(async (tx) => {
     const written = await insertPrediction(tx, {
       id: request.id,
-      jobId,
+      jobAxleId,
       planId: view.plan.id,
       planVersion: view.plan.version,
       planName: planText(view.plan),
@@ -72,6 +72,6 @@ export async function storePrediction(
       }),
     );
     if (written > 0) await insertLedgers(tx, request.id, ledgers);
-    return loadJob(tx, jobId);
+    return loadJob(tx, jobAxleId);
   });
 }

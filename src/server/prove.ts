@@ -25,11 +25,11 @@ const proving = (point: string): point is Proving => (PROVING as readonly string
  */
 export async function prove(
   tx: Tx,
-  jobId: string,
+  jobAxleId: string,
   reading: NewReading,
   newId: () => string = randomUUID,
 ): Promise<JobView> {
-  const view = await loadJob(tx, jobId);
+  const view = await loadJob(tx, jobAxleId);
   const { side, stateId } = reading;
   const { point } = reading;
   if (!proving(point) || reading.phase !== 'after' || !side || !stateId)
@@ -66,8 +66,8 @@ export async function prove(
       field: alike.reasons.some((r) => r.includes('tank')) ? 'fuel' : 'typed',
       detail: alike.reasons,
     });
-  await addReading(tx, jobId, reading);
-  const [stored] = await readingById(tx, jobId, reading.id);
+  await addReading(tx, jobAxleId, reading);
+  const [stored] = await readingById(tx, jobAxleId, reading.id);
   const convertedBy = alike.kind === 'converted' ? alike.convertedBy : 0;
   const measured = (stored?.value ?? reading.value) + convertedBy;
   await plans.insertOutcome(tx, {
@@ -82,8 +82,8 @@ export async function prove(
     convertedBy,
     point,
   });
-  for (const { what, afterKm, inDays } of RETORQUE) await insertDue(tx, newId(), jobId, what, afterKm, inDays);
-  return loadJob(tx, jobId);
+  for (const { what, afterKm, inDays } of RETORQUE) await insertDue(tx, newId(), view.job.id, what, afterKm, inDays);
+  return loadJob(tx, jobAxleId);
 }
 
 /** What a height was read in, as far as it was written down. */

@@ -16,7 +16,7 @@ const tsx = (script: string, env: Record<string, string>) =>
 /** Rows of the demo as earlier releases left them, each in its own schema, and the core that had foretold its proven jobs. */
 const LANDED = [
   { schema: '0002', core: '0.2.0' },
-  { schema: '0013', core: '0.4.0' },
+  { schema: '0014', core: '0.4.0' },
 ];
 
 for (const { schema, core } of LANDED)
@@ -33,18 +33,34 @@ for (const { schema, core } of LANDED)
       await runner({ ...older, migrationsTable: 'migration', log: () => undefined });
       await onDatabase(owner, (c) => c.query(readFileSync(`tests/e2e/landed/${schema}.sql`, 'utf8')));
       const env = { OWNER_DATABASE_URL: owner, APP_DATABASE_URL: app };
-      const counts = () =>
+      const counts = (leaves: string) =>
         onDatabase(owner, async (c) => {
-          const tables = ['reading', 'prediction', 'ledger_line', 'job', 'leaf', 'plan_change'];
+          const tables = ['reading', 'prediction', 'ledger_line', 'job', leaves, 'plan_change', 'pack', 'outcome'];
           const found: Record<string, unknown> = {};
-          for (const table of tables) found[table] = (await c.query(`SELECT count(*)::int AS n FROM ${table}`)).rows[0];
+          for (const table of tables)
+            found[table === leaves ? 'leaves' : table] = (
+              await c.query(`SELECT count(*)::int AS n FROM ${table}`)
+            ).rows[0];
           return found;
         });
-      const before = await counts();
+      const before = await counts('leaf');
+      const read = () =>
+        onDatabase(
+          owner,
+          async (c) => (await c.query('SELECT id, job_id, typed, value FROM reading ORDER BY id')).rows,
+        );
+      const readings = await read();
       const said = tsx('scripts/migrate.ts', env);
       writeFileSync(info.outputPath('migrate.txt'), said);
       expect(said).toContain(`${readdirSync(MIGRATIONS).length - count} migration(s) applied`);
-      expect(await counts()).toEqual(before);
+      expect(await counts(`component WHERE kind = 'leaf'`)).toEqual(before);
+      // Every reading is still of its job, at the axle that was the job's only one, and of the part it was read of.
+      expect(await read()).toEqual(readings);
+      const astray = await onDatabase(owner, (c) =>
+        c.query(`SELECT r.point FROM reading r WHERE r.job_axle_id <> r.job_id OR
+          (r.point IN ('leafThickness', 'leafFront', 'leafRear', 'blockHeight', 'uboltExposed') AND r.component_id IS NULL)`),
+      );
+      expect(astray.rows).toEqual([]);
       // A load told as one lump is one item now.
       const items = await onDatabase(owner, (c) => c.query('SELECT name, mass_kg FROM load_item ORDER BY mass_kg'));
       const lumps = [

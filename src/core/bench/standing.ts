@@ -26,7 +26,7 @@ const chordOf = (arc: number, curvature: number): number =>
  */
 export function standingPack(input: LeafAxleInput, known: StandingPack): BenchPack | null {
   const side = SIDES.find((s) => input.sides[s].spring);
-  if (!side || !input.pack) return null;
+  if (!side) return null;
   const drawn = draw(taught(input, side).input, central);
   const { solver } = new LeafSideModel(drawn, side).state([], 0).spring!;
   const { pack } = solver;

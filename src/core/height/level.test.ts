@@ -47,6 +47,18 @@ test('with a load aboard both axles give: each its share by statics, its springs
   expect(laden!.rises!.other.after).toBeCloseTo(front, 6);
 });
 
+test('where the other axle is worked on too, its own prediction is what it gives and rises by', () => {
+  const [base, laden] = levelOf(prediction.sides, around({ other: null, worked: prediction.sides }));
+  const change = mean((s) => s.change, 0);
+  // Both axles raised alike: the rake stays.
+  expect(base!.rises!.other.after).toBeCloseTo(change, 6);
+  expect(base!.rake!.after).toBeCloseTo(40, 6);
+  const rear = mean((s) => s.change, 1) - (362.5 * GRAVITY) / 500;
+  const front = mean((s) => s.change, 1) - (37.5 * GRAVITY) / 500;
+  expect(laden!.rises!.own.after).toBeCloseTo(rear, 6);
+  expect(laden!.rises!.other.after).toBeCloseTo(front, 6);
+});
+
 test('nothing is told of a laden rake while the other axle is not known; an assumed spring widens the band', () => {
   expect(levelOf(prediction.sides, around({ other: null }))[1]!.rake).toBeNull();
   const wide = { rate: { value: 80, half90: 45, origin: 'assumed' as const }, from: 'assumed' as const };

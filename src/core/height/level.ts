@@ -23,7 +23,7 @@ export interface LevelState {
 }
 
 /** What a prediction tells of one side, as far as level goes. */
-interface LevelSide {
+export interface LevelSide {
   states: readonly {
     id: string;
     ledger: readonly LedgerLine[];
@@ -46,6 +46,8 @@ export interface Around {
   tyreRate: number;
   /** The axle that is not worked on; null while nothing is known of its springs. */
   other: OtherAxle | null;
+  /** The other axle's own prediction, where the same job works on it: its springs give and rise as that says. */
+  worked?: Readonly<Record<Side, LevelSide | null>> | null;
 }
 
 /** How well a load that was said is known, as a share. Common practice. */
@@ -72,7 +74,7 @@ export function levelOf(sides: Readonly<Record<Side, LevelSide | null>>, around:
             half90: Math.hypot(l.firstOrder, r.firstOrder),
           }
         : null;
-    const rises = k === 0 ? baseRises(sides) : stateRises(sides, k, around.aboard[state.id], around);
+    const rises = k === 0 ? baseRises(sides, around.worked) : stateRises(sides, k, around.aboard[state.id], around);
     const way = around.position === 'rear' ? 1 : -1;
     const rake =
       rises && around.rake !== null
@@ -98,21 +100,56 @@ function ownChange(sides: Readonly<Record<Side, LevelSide | null>>, k: number) {
   };
 }
 
-/** With nothing more aboard the other axle carries what it carried. */
-function baseRises(sides: Readonly<Record<Side, LevelSide | null>>): LevelState['rises'] {
-  const { all, half } = ownChange(sides, 0);
-  return { own: { before: 0, after: all, half90: half }, other: { before: 0, after: 0, half90: 0 } };
+/** With nothing more aboard the other axle carries what it carried; it rises by what is done to it, if anything is. */
+function baseRises(
+  sides: Readonly<Record<Side, LevelSide | null>>,
+  worked: Around['worked'],
+): NonNullable<LevelState['rises']> {
+  const rise = (of: Readonly<Record<Side, LevelSide | null>>): LevelChange => {
+    const { all, half } = ownChange(of, 0);
+    return { before: 0, after: all, half90: half };
+  };
+  const still: LevelChange = { before: 0, after: 0, half90: 0 };
+  return { own: rise(sides), other: worked && told(worked, 0) ? rise(worked) : still };
+}
+
+const told = (sides: Readonly<Record<Side, LevelSide | null>>, k: number): boolean =>
+  SIDES.some((side) => sides[side]?.states[k] !== undefined);
+
+/** Both axles as predicted under their shares, on their tyres. */
+function bothWorked(
+  own: ReturnType<typeof ownChange>,
+  other: ReturnType<typeof ownChange>,
+  aboard: Payload,
+  { position, wheelbase, tyreRate }: Around,
+): NonNullable<LevelState['rises']> {
+  const [ownAt, otherAt] = position === 'rear' ? [wheelbase, 0] : [0, wheelbase];
+  const settled = (ownLift: number, otherLift: number) => {
+    const supports = [
+      { station: ownAt, rate: 2 * tyreRate, lift: ownLift },
+      { station: otherAt, rate: 2 * tyreRate, lift: otherLift },
+    ];
+    const [ownRise = 0, otherRise = 0] = settleBody(supports, [aboard]).rises;
+    return { own: ownRise, other: otherRise };
+  };
+  const [before, after] = [settled(own.load, other.load), settled(own.all, other.all)];
+  return {
+    own: { before: before.own, after: after.own, half90: own.half },
+    other: { before: before.other, after: after.other, half90: other.half },
+  };
 }
 
 function stateRises(
   sides: Readonly<Record<Side, LevelSide | null>>,
   k: number,
   aboard: Payload | undefined,
-  { position, wheelbase, tyreRate, other }: Around,
+  around: Around,
 ): LevelState['rises'] {
+  const { position, wheelbase, tyreRate, other, worked } = around;
+  const own = ownChange(sides, k);
+  if (aboard && worked && told(worked, k)) return bothWorked(own, ownChange(worked, k), aboard, around);
   if (!aboard || !other) return null;
   const [ownAt, otherAt] = position === 'rear' ? [wheelbase, 0] : [0, wheelbase];
-  const own = ownChange(sides, k);
   // The spring of the axle worked on stands where it was predicted under its share; below it give its tyres.
   const settled = (lift: number, rate: number, mass: number) => {
     const supports = [

@@ -28,6 +28,8 @@ export interface Point {
   perLeaf: boolean;
   /** Only means something in a stated load state. */
   loaded: boolean;
+  /** Of the spring itself: read for each side where its springs are unlike. */
+  ofSpring: boolean;
   /** In the minimal set; everything else only narrows the band or is checked. */
   minimal: boolean;
   /** 90 % half-width of a reading with tape or caliper, core units. Common practice. */
@@ -40,7 +42,7 @@ export const point = <G extends string>(
   howTo: string,
   rule: FieldRule,
   half90: number,
-  more: Partial<Pick<Point, 'sided' | 'perLeaf' | 'loaded' | 'minimal'>> = {},
+  more: Partial<Pick<Point, 'sided' | 'perLeaf' | 'loaded' | 'minimal' | 'ofSpring'>> = {},
 ): Point & { group: G } => ({
   group,
   label,
@@ -49,6 +51,7 @@ export const point = <G extends string>(
   half90,
   sided: false,
   perLeaf: false,
+  ofSpring: false,
   loaded: false,
   minimal: false,
   ...more,

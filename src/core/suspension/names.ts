@@ -16,3 +16,4 @@ export const SUSPENSION_IDS = Object.keys(SUSPENSIONS) as [Suspension, ...Suspen
 
 export const AXLE_POSITIONS = ['front', 'rear', 'secondRear'] as const;
 export type AxlePosition = (typeof AXLE_POSITIONS)[number];
+export const AXLE_NAMES: Record<AxlePosition, string> = { front: 'front', rear: 'rear', secondRear: 'second rear' };

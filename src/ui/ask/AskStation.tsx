@@ -7,6 +7,7 @@ import { useSend } from '../job/useSend';
 import { useKept } from '../measured/useKept';
 import { goalBody, GoalFields, goalOf, type Goal } from './GoalFields';
 import { SaveActs } from './SaveActs';
+import { AxlesSheet } from './AxlesSheet';
 import { FeatureSheet } from './FeatureSheet';
 import { KitSheet } from './KitSheet';
 import { LoadsSheet } from './LoadsSheet';
@@ -16,7 +17,7 @@ export function AskStation({ first, people, person }: StationProps) {
   const job = useJob(first);
   const { view } = job;
   const { busy, problem, run } = useSend();
-  const draft = `${view.job.id}|ask`;
+  const draft = `${view.id}|ask`;
   // An unsaved edit remembers the version it was begun on.
   const [edit, setEdit, forget] = useKept<{ goal: Goal; version: number } | null>(draft, null);
   const goal = edit?.goal ?? goalOf(view);
@@ -57,6 +58,7 @@ export function AskStation({ first, people, person }: StationProps) {
           <LoadsSheet job={job} />
         </div>
         <div className="sheets">
+          <AxlesSheet job={job} />
           <VehicleSheet job={job} />
           <FeatureSheet job={job} />
           <KitSheet job={job} />

@@ -60,13 +60,7 @@ export function KitSheet({ job }: { job: JobHandle }) {
       </ul>
       <div className="pair">
         <TextField label="Part or consumable" most={120} value={what} onChange={setWhat} />
-        <TypedField
-          label="How many"
-          rule={COUNT}
-          value={wanted}
-          draft={`${job.view.job.id}|kit`}
-          onChange={setWanted}
-        />
+        <TypedField label="How many" rule={COUNT} value={wanted} draft={`${job.view.id}|kit`} onChange={setWanted} />
       </div>
       <button type="button" className="act quiet" disabled={busy || what.trim() === ''} onClick={add}>
         Add to the list
@@ -79,7 +73,7 @@ export function KitSheet({ job }: { job: JobHandle }) {
 /** A kit is made for axles of a range of ratings; outside it, it does not suit, however well it bolts on. */
 function KitWindow({ job }: { job: JobHandle }) {
   const { view } = job;
-  const draft = `${view.job.id}|kit-window`;
+  const draft = `${view.id}|kit-window`;
   const [range, setRange] = useKept<{ least: Typed | null; most: Typed | null }>(draft, { least: null, most: null });
   const { least, most } = range;
   const axle = view.axles.find((a) => a.id === view.axle.id)?.ratings.find((r) => r.part === 'axle')?.rating;

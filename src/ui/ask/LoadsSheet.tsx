@@ -35,7 +35,7 @@ function bodyOf(draft: Draft): LoadsEdit | undefined {
 export function LoadsSheet({ job }: { job: JobHandle }) {
   const { view } = job;
   const { busy, problem, run } = useSend();
-  const [edit, setEdit, forget] = useKept<Draft | null>(`${view.job.id}|loads`, null);
+  const [edit, setEdit, forget] = useKept<Draft | null>(`${view.id}|loads`, null);
   const draft = edit ?? draftOf(view);
   const body = bodyOf(draft);
   const change = (part: Partial<Draft>) => setEdit({ ...draft, ...part });
@@ -51,7 +51,7 @@ export function LoadsSheet({ job }: { job: JobHandle }) {
         <section key={state.id} className="load" aria-label={state.name || `load ${k + 1}`}>
           <LoadFields
             load={state}
-            draft={`${view.job.id}|load|${state.id}`}
+            draft={`${view.id}|load|${state.id}`}
             spoken={draft.states.length > 1 ? `, load ${k + 1}` : ''}
             onChange={(load) =>
               change({ states: draft.states.map((s) => (s.id === state.id ? { id: s.id, ...load } : s)) })

@@ -1,27 +1,23 @@
 'use client';
-import { Checkbox, Select } from 'antd';
+import { Select } from 'antd';
 import { useId } from 'react';
 import { type KnownAxle } from '@/contracts/vehicle';
 import { type NewJob } from '@/contracts/ask';
-import { AXLE_CLASSES, type AxleClass } from '@/core/sheet/axleClass';
-import { SUSPENSIONS, type Suspension } from '@/core/suspension/names';
+import { AXLE_NAMES, SUSPENSIONS, type Suspension } from '@/core/suspension/names';
 import { Chips } from '../controls/Chips';
 import { TextField } from '../controls/TextField';
 import { ASK_RULES } from './askRules';
+import { AxleFactFields, type AxleFactsDraft } from './AxleFactFields';
 import { TypedField, type Typed } from '../measured/TypedField';
 import { tankBody, TankFields, UNKNOWN_TANK, type TankDraft } from './TankFields';
 
-export interface VehicleDraft {
+export interface VehicleDraft extends AxleFactsDraft {
   /** An axle already in the shop's books; null for a new vehicle. */
   axleId: string | null;
   name: string;
   maker: string;
   wheelbase: Typed | null;
   position: 'front' | 'rear';
-  /** null until somebody has looked. */
-  arrangement: 'over' | 'under' | null;
-  axleClass: AxleClass | null;
-  steered: boolean;
   use: string;
   tank: TankDraft;
   otherAxle: Suspension | null;
@@ -75,7 +71,6 @@ export function vehicleBody(v: VehicleDraft, axles: readonly KnownAxle[]): NewJo
 }
 
 const NEW = 'new';
-const POSITIONS = { front: 'front', rear: 'rear', secondRear: 'second rear' } as const;
 
 interface Props {
   axles: readonly KnownAxle[];
@@ -86,37 +81,7 @@ interface Props {
 export function VehicleFields({ axles, vehicle, onChange }: Props) {
   const id = useId();
   const set = (part: Partial<VehicleDraft>) => onChange({ ...vehicle, ...part });
-  // What a job must know of its axle; never filled in for one that nobody looked at.
-  const facts = (
-    <>
-      <div className="field">
-        <label htmlFor={`${id}-class`}>
-          Kind of axle<span className="needed"> needed</span>
-        </label>
-        <Select
-          id={`${id}-class`}
-          aria-label="Kind of axle"
-          placeholder="choose"
-          value={vehicle.axleClass}
-          options={Object.entries(AXLE_CLASSES).map(([value, { label }]) => ({ value: value as AxleClass, label }))}
-          onChange={(axleClass: AxleClass) => set({ axleClass })}
-        />
-      </div>
-      <Chips
-        label="Spring lies, needed"
-        shown
-        options={[
-          { id: 'over', name: 'over the axle' },
-          { id: 'under', name: 'under the axle' },
-        ]}
-        value={vehicle.arrangement}
-        onPick={(arrangement) => set({ arrangement })}
-      />
-      <Checkbox checked={vehicle.steered} onChange={(e) => set({ steered: e.target.checked })}>
-        this axle steers
-      </Checkbox>
-    </>
-  );
+  const facts = <AxleFactFields facts={vehicle} onChange={set} />;
   const known = axles.find((a) => a.id === vehicle.axleId);
   return (
     <div className="grid-fields">
@@ -130,7 +95,7 @@ export function VehicleFields({ axles, vehicle, onChange }: Props) {
             { value: NEW, label: 'a new vehicle' },
             ...axles.map((axle) => ({
               value: axle.id,
-              label: `${axle.vehicle.name}, ${POSITIONS[axle.position]} axle${axle.position === 'secondRear' ? ': not measured here yet' : ''}`,
+              label: `${axle.vehicle.name}, ${AXLE_NAMES[axle.position]} axle${axle.position === 'secondRear' ? ': not measured here yet' : ''}`,
               disabled: axle.position === 'secondRear',
             })),
           ]}

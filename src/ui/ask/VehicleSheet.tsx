@@ -3,7 +3,7 @@ import { Select } from 'antd';
 import { type JobView } from '@/contracts/job';
 import { type VehicleEdit } from '@/contracts/vehicle';
 import { RATED_PARTS, type RatedPart } from '@/core/vehicle/rating';
-import { AXLE_POSITIONS, SUSPENSIONS, type AxlePosition, type Suspension } from '@/core/suspension/names';
+import { AXLE_NAMES, AXLE_POSITIONS, SUSPENSIONS, type AxlePosition, type Suspension } from '@/core/suspension/names';
 import { Sheet } from '../controls/Sheet';
 import { TextField } from '../controls/TextField';
 import { ProblemNote } from '../job/ProblemNote';
@@ -16,12 +16,6 @@ import { ASK_RULES } from './askRules';
 import { SaveActs } from './SaveActs';
 import { RatingGuard } from './RatingGuard';
 import { tankBody, TankFields, type TankDraft } from './TankFields';
-
-export const POSITION_NAMES: Record<AxlePosition, string> = {
-  front: 'front',
-  rear: 'rear',
-  secondRear: 'second rear',
-};
 
 const PART_NAMES: Record<RatedPart, string> = {
   plate: 'Maker’s plate',
@@ -79,7 +73,7 @@ export function VehicleSheet({ job }: { job: JobHandle }) {
   const { view } = job;
   const { vehicle, axle } = view;
   const { busy, problem, run } = useSend();
-  const name = `${view.job.id}|vehicle`;
+  const name = `${view.id}|vehicle`;
   const [edit, setEdit, forget] = useKept<Draft | null>(name, null);
   const draft = edit ?? draftOf(view);
   const change = (part: Partial<Draft>) => setEdit({ ...draft, ...part });
@@ -106,10 +100,10 @@ export function VehicleSheet({ job }: { job: JobHandle }) {
         <TextField label="What it does all day" most={200} value={draft.use} onChange={(use) => change({ use })} />
         {AXLE_POSITIONS.filter((p) => p !== axle.position).map((position) => (
           <div key={position} className="field">
-            <label htmlFor={`axle-${position}`}>{POSITION_NAMES[position]} axle</label>
+            <label htmlFor={`axle-${position}`}>{AXLE_NAMES[position]} axle</label>
             <Select
               id={`axle-${position}`}
-              aria-label={`${POSITION_NAMES[position]} axle`}
+              aria-label={`${AXLE_NAMES[position]} axle`}
               value={draft.others[position] ?? 'none'}
               options={[
                 { value: 'none', label: 'none', disabled: view.axles.some((a) => a.position === position) },

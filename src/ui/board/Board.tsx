@@ -30,10 +30,12 @@ interface Props {
 
 /** All jobs of the shop: what is wanted, what is foretold, what is due. */
 export function Board({ rows, today, people, person }: Props) {
+  // A check is due for the job as a whole, however many axles it works on.
+  const jobs = rows.filter((row, k) => rows[k - 1]?.jobId !== row.jobId);
   const due = (word: DueWord) =>
-    rows.filter((row) => row.nextDue && dueNow(row.nextDue, today, row.odometer).word === word).length;
+    jobs.filter((row) => row.nextDue && dueNow(row.nextDue, today, row.odometer).word === word).length;
   const words = [
-    `${rows.length} jobs`,
+    `${jobs.length} jobs`,
     ...DUE_WORDS.filter((word) => word !== 'later').flatMap((word) =>
       due(word) > 0 ? [`${due(word)} ${DUE_TEXT[word]}`] : [],
     ),
@@ -73,8 +75,8 @@ export function Board({ rows, today, people, person }: Props) {
                   </tr>
                 </thead>
                 <tbody>
-                  {rows.map((row) => (
-                    <JobLine key={row.id} row={row} today={today} />
+                  {rows.map((row, k) => (
+                    <JobLine key={row.id} row={row} again={rows[k - 1]?.jobId === row.jobId} today={today} />
                   ))}
                 </tbody>
               </table>
@@ -93,15 +95,17 @@ const DUE_TEXT: Record<DueWord, string> = {
   later: 'later',
 };
 
-function JobLine({ row, today }: { row: BoardRow; today: string }) {
+/** @param again the same job as the line above, at another axle */
+function JobLine({ row, again, today }: { row: BoardRow; again: boolean; today: string }) {
   const station = STATIONS.find((s) => s.id === currentStation(row))!;
   return (
     <tr>
       <td>
         <Link className="job" href={`/jobs/${row.id}/${station.id}`} prefetch={false}>
-          {row.vehicle}, {row.axle} axle
+          {again ? 'and its ' : `${row.vehicle}, `}
+          {row.axle} axle
         </Link>
-        <div className="muted">{row.complaint}</div>
+        {again ? null : <div className="muted">{row.complaint}</div>}
       </td>
       <td>
         {row.closedAt ? <Marked kind="done">closed</Marked> : station.name}
@@ -126,12 +130,14 @@ function JobLine({ row, today }: { row: BoardRow; today: string }) {
         )}
       </td>
       <td>
-        {row.nextDue ? (
+        {again ? (
+          <span className="muted">as above</span>
+        ) : row.nextDue ? (
           <DueCheck due={row.nextDue} today={today} odometer={row.odometer} />
         ) : (
           <span className="muted">none</span>
         )}
-        {row.lastDone ? <TakeBack done={row.lastDone} /> : null}
+        {row.lastDone && !again ? <TakeBack done={row.lastDone} /> : null}
       </td>
     </tr>
   );

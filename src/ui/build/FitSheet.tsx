@@ -96,7 +96,7 @@ export function FitSheet({ job, rows }: { job: JobHandle; rows: readonly FitRow[
 /** Going on with what does not fit: a reason and a day, under the name of the person at work. */
 function GoOn({ job, subject }: { job: JobHandle; subject: string }) {
   const { busy, problem, run } = useSend();
-  const [draft, setDraft, forget] = useKept(`${job.view.job.id}|defect|${subject}`, { reason: '', dueOn: '' });
+  const [draft, setDraft, forget] = useKept(`${job.view.id}|defect|${subject}`, { reason: '', dueOn: '' });
   const [asking, setAsking] = useState(false);
   const send = () =>
     void run(async () => {

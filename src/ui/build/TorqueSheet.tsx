@@ -65,7 +65,7 @@ export function TorqueSheet({ job }: { job: JobHandle }) {
   const { view } = job;
   const open = looseJoints(view).length;
   const alike = sameNumberOtherUnit(view.torques);
-  const [taking, setTaking] = useKept<Taking>(`${view.job.id}|taking`, { state: null, instrument: null });
+  const [taking, setTaking] = useKept<Taking>(`${view.id}|taking`, { state: null, instrument: null });
   return (
     <Sheet
       title="Torque"
@@ -150,7 +150,7 @@ function TorqueRow({ job, joint, taking }: { job: JobHandle; joint: JointId; tak
               ? { typed: now.typed, version: stored?.enteredAt ?? null, value: now.value, unit: now.unit ?? 'N·m' }
               : null
           }
-          draft={`${job.view.job.id}|torque|${joint}`}
+          draft={`${job.view.id}|torque|${joint}`}
           hint="value or range, with its unit"
           onSave={async (typed, { value, unit }) => {
             await enter({ typed, value, unit });
@@ -231,7 +231,7 @@ function Bolts({ job, joint, taking }: { job: JobHandle; joint: JointId; taking:
                 spoken={`${JOINTS[joint].name}, ${bolt}`}
                 rule={TORQUE_READING_RULE}
                 stored={found ? { typed: found.typed, version: found.id, value: found.value, unit: found.unit } : null}
-                draft={`${job.view.job.id}|bolt|${joint}|${bolt}`}
+                draft={`${job.view.id}|bolt|${joint}|${bolt}`}
                 hint={found ? null : 'what the wrench read'}
                 onSave={async (typed, { value, unit }) => {
                   if (state && instrument) await send({ bolt, typed, value, unit, state, instrument });

@@ -45,13 +45,13 @@ const MOST = 5000;
 /** Ways to get to the wanted height, ranked from what the shelf holds and what can be made. */
 export function CandidatesSheet({ job, plan, input, ubolts }: Props) {
   const { view } = job;
-  const [draft, setDraft] = useKept<LimitsDraft>(`${view.job.id}|limits`, {
+  const [draft, setDraft] = useKept<LimitsDraft>(`${view.id}|limits`, {
     limits: { ...NO_LIMITS, noBlock: view.job.noBlocks, keepUbolts: view.job.keepUbolts, mostPrice: view.job.budget },
     texts: view.job.budget === null ? {} : { mostPrice: { value: view.job.budget, typed: String(view.job.budget) } },
   });
   const parts = useQuery({
-    queryKey: ['job-parts', view.job.id],
-    queryFn: () => call<ShelfItem[]>(`/api/jobs/${view.job.id}/parts`, 'GET'),
+    queryKey: ['job-parts', view.id],
+    queryFn: () => call<ShelfItem[]>(`/api/jobs/${view.id}/parts`, 'GET'),
   });
   const stock = useMemo(() => parts.data?.map(stockPartOf) ?? [], [parts.data]);
   const search = useSearch();
@@ -142,7 +142,7 @@ export function CandidatesSheet({ job, plan, input, ubolts }: Props) {
           onPick={setAim}
         />
       ) : null}
-      <LimitsBar draft={draft} name={`${view.job.id}|limits`} onChange={setDraft} />
+      <LimitsBar draft={draft} name={`${view.id}|limits`} onChange={setDraft} />
       {parts.error ? <ProblemNote problem={parts.error} /> : null}
       <div className="acts">
         <button

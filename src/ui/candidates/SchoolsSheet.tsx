@@ -64,7 +64,7 @@ function Question({ job, school }: { job: JobHandle; school: School }) {
 }
 
 function Choice({ job, school }: { job: JobHandle; school: School }) {
-  const [reason, setReason, forget] = useKept(`${job.view.job.id}|school|${school.id}`, '');
+  const [reason, setReason, forget] = useKept(`${job.view.id}|school|${school.id}`, '');
   const [side, setSide] = useState<'one' | 'other' | null>(null);
   const { busy, problem, run } = useSend();
   const send = (ofShop: boolean) =>

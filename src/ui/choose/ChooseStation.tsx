@@ -69,8 +69,8 @@ export function ChooseStation({ first, people, person }: StationProps) {
   );
   const checks = useMemo(() => fitRows(planned, facts, assembled), [planned, facts, assembled]);
   const parts = useQuery({
-    queryKey: ['job-parts', view.job.id],
-    queryFn: () => call<ShelfItem[]>(`/api/jobs/${view.job.id}/parts`, 'GET'),
+    queryKey: ['job-parts', view.id],
+    queryFn: () => call<ShelfItem[]>(`/api/jobs/${view.id}/parts`, 'GET'),
   });
   const stock = useMemo(() => parts.data?.map(stockPartOf) ?? [], [parts.data]);
   const bolts = useMemo(() => uboltsOf(view), [view]);
@@ -176,7 +176,7 @@ export function ChooseStation({ first, people, person }: StationProps) {
           {prediction && shownSide ? <LevelSheet view={view} prediction={prediction} /> : null}
           <StoreSheet job={job} plan={plan} ready={ready && refused === null} />
           <ChecksSheet
-            jobId={view.job.id}
+            jobId={view.id}
             rows={checks}
             prediction={prediction}
             keepUbolts={view.job.keepUbolts}
@@ -274,7 +274,7 @@ function Gaps({ view, assembled, lacks, solving }: GapsProps) {
               const { text, anchor } = missingText(view, missing);
               return (
                 <li key={anchor}>
-                  <Link href={`/jobs/${view.job.id}/measure`} prefetch={false}>
+                  <Link href={`/jobs/${view.id}/measure`} prefetch={false}>
                     {text}
                   </Link>
                 </li>

@@ -38,8 +38,8 @@ export function CostsSheet({ job }: { job: JobHandle }) {
   const [what, setWhat] = useState('');
   const totals = costTotals(view.costs);
   const parts = useQuery({
-    queryKey: ['job-parts', view.job.id],
-    queryFn: () => call<ShelfItem[]>(`/api/jobs/${view.job.id}/parts`, 'GET'),
+    queryKey: ['job-parts', view.id],
+    queryFn: () => call<ShelfItem[]>(`/api/jobs/${view.id}/parts`, 'GET'),
   });
   const put = (line: CostEdit) => run(() => job.send('/costs', 'PUT', line));
   const blank = (line: Partial<CostEdit>): CostEdit => ({
@@ -81,7 +81,7 @@ export function CostsSheet({ job }: { job: JobHandle }) {
     >
       {view.costs.length === 0 ? <p className="muted">Nothing yet. A price may be a range: 30 to 45.</p> : null}
       {view.costs.map((line) => (
-        <Line key={line.id} line={line} jobId={view.job.id} onSave={put} />
+        <Line key={line.id} line={line} jobId={view.id} onSave={put} />
       ))}
       {planned.length > 0 ? (
         <button

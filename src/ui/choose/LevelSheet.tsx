@@ -1,10 +1,13 @@
 'use client';
-import { useState } from 'react';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
 import { type JobView } from '@/contracts/job';
+import { planText } from '@/contracts/planText';
 import { sheetOf } from '@/contracts/sheet';
 import { bodyPitch, levelOf, sinksBy, type LevelState } from '@/core/height/level';
 import { goalValue } from '@/core/height/goals';
 import { LEAST_LOAD, otherAxleOf, type OtherAxle } from '@/core/measure/otherAxle';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
 import { decimalText } from '@/core/units/format';
 import { Chips } from '../controls/Chips';
@@ -13,6 +16,7 @@ import { Sheet } from '../controls/Sheet';
 import { VehicleSide } from '../drawing/VehicleSide';
 import { figureValues } from '../figure/values';
 import { Length, PlusMinus } from '../measured/Figure';
+import { usePrediction } from '../prediction/usePrediction';
 import { Quantity, useQuantityText } from '../measured/Quantity';
 
 /** How the vehicle stands across and along before and after, in every load state. */
@@ -25,6 +29,7 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Le
   // On more than two axles a load is no matter of statics alone.
   const many = view.axles.length > 2;
   const other = many ? null : otherAxleOf(sheet);
+  const beside = useOtherAxle(view);
   const levels = levelOf(prediction.sides, {
     rake: goalValue('rake', sheet.readings, 'before', base.id, position) ?? null,
     position,
@@ -32,6 +37,7 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Le
     aboard: Object.fromEntries(view.states.map((s) => [s.id, { mass: s.addedMass, station: s.station }])),
     tyreRate: values('tyreRate').value,
     other,
+    worked: beside?.sides ?? null,
   });
   const [picked, setPicked] = useState(base.id);
   const drawn = levels.find((level) => level.id === picked && level.rises) ?? levels[0];
@@ -116,7 +122,7 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Le
           </tbody>
         </table>
       </div>
-      {levels.length > 1 && !many ? <OtherAxleLine other={other} /> : null}
+      {levels.length > 1 && !many ? beside ? <WorkedLine view={view} /> : <OtherAxleLine other={other} /> : null}
       <p>
         The body turns by {decimalText(Math.abs((bodyPitch(change, wheelbase) * 180) / Math.PI), 1)}°, the {position}{' '}
         {change >= 0 ? 'up' : 'down'}: headlamps are set again.
@@ -143,6 +149,27 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Le
         );
       })}
     </Sheet>
+  );
+}
+
+/** What is foretold of the other axle, where the same job works on it; null while it is not. */
+function useOtherAxle(view: JobView): LeafPrediction | null {
+  const other = view.others.find((o) => o.axle.position !== view.axle.position);
+  const input = useMemo(() => (other ? assemble(sheetOf(other)).input : null), [other]);
+  return usePrediction(input, 0, true).prediction;
+}
+
+function WorkedLine({ view }: { view: JobView }) {
+  const other = view.others.find((o) => o.axle.position !== view.axle.position)!;
+  const { changes } = other.plan;
+  return (
+    <p>
+      The {other.axle.position} axle is told with its own springs
+      {changes.length === 0 ? ' as they are' : ` and its own plan, ${planText(other.plan)}`}.{' '}
+      <Link className="link" href={`/jobs/${other.id}/choose`} prefetch={false}>
+        Its plan
+      </Link>
+    </p>
   );
 }
 

@@ -102,7 +102,7 @@ export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) 
                   label={field.label}
                   rule={field.rule}
                   value={line.values[field.id] ?? null}
-                  draft={`${view.job.id}|plan|${line.key}|${field.id}`}
+                  draft={`${view.id}|plan|${line.key}|${field.id}`}
                   hint={field.hint}
                   onChange={(typed) =>
                     replace(line.key, {
@@ -142,7 +142,7 @@ export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) 
         ) : null}
       </div>
       <p>
-        <Link href={`/bench?job=${view.job.id}`} prefetch={false}>
+        <Link href={`/bench?job=${view.id}`} prefetch={false}>
           Lay this pack on the bench
         </Link>{' '}
         <span className="muted">to mix it with another leaf by leaf</span>

@@ -68,7 +68,7 @@ export function useOwnPlans(
   const { view } = job;
   const filled = view.plans.filter((p) => p.changes.length > 0);
   const wanted = view.states.find((s) => s.wanted) ?? view.states[0]!;
-  const solvable = input.pack && (input.sides.left.spring ?? input.sides.right.spring);
+  const solvable = input.sides.left.spring ?? input.sides.right.spring;
   const { found, solving, fault } = useCompare(
     solvable && filled.length >= least
       ? {

@@ -28,7 +28,7 @@ export interface PlanHandle {
 /** The plan of a job: typed line by line, saved as a whole once every line is complete. */
 export function usePlan(job: JobHandle): PlanHandle {
   const { plan } = job.view;
-  const [draft, setDraft, forget] = useKept<Draft | null>(`${job.view.job.id}|plan|${plan.id}`, null);
+  const [draft, setDraft, forget] = useKept<Draft | null>(`${job.view.id}|plan|${plan.id}`, null);
   const { problem, run } = useSend();
   const saving = useRef(false);
   /** What was typed while a save was under way. */

@@ -1,12 +1,12 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { type JobView } from '@/contracts/job';
+import { packAt, type JobView } from '@/contracts/job';
 import { type Side } from '@/core/vehicle/side';
 import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
 import { pointOf, type GroupId, type PointId } from '@/core/measure/points';
 import { Chips } from '../controls/Chips';
 import { SideChips } from '../controls/SideChips';
-import { fieldKey, type FieldAt } from '../measure/fields';
+import { fieldKey, whose, type FieldAt } from '../measure/fields';
 import { FigureDrawing } from './FigureDrawing';
 import { benchFigure, leavesFigure } from './leafFigures';
 import { type Figure } from './marks';
@@ -60,7 +60,8 @@ export function SheetFigure({ view, prediction, whole, focus, onPick }: Props) {
   if (key !== null && key !== last) {
     setLast(key);
     setPicked(OF_GROUP[pointOf(focus!.point).group]);
-    if (focus!.side) setSide(focus!.side);
+    const { side: of } = whose(view, focus!);
+    if (of) setSide(of);
   }
   const base = view.states[0]?.id ?? null;
   const stateId = focus?.stateId ?? base;
@@ -76,7 +77,7 @@ export function SheetFigure({ view, prediction, whole, focus, onPick }: Props) {
           value={picked}
           onPick={setPicked}
         />
-        {picked === 'spring' || picked === 'bench' ? (
+        {picked === 'spring' || picked === 'bench' || (picked === 'leaves' && view.own) ? (
           <SideChips label="Side shown" value={side} onPick={setSide} />
         ) : null}
       </div>
@@ -99,10 +100,14 @@ interface Parts {
   whole: boolean;
 }
 
-function build(id: FigureId, { view, values, stateId, side, prediction, whole }: Parts): Figure | null {
+function build(id: FigureId, { view, values: given, stateId, side, prediction, whole }: Parts): Figure | null {
+  // A side with a spring of its own is drawn from its own readings.
+  const own = view.own?.pack.side === side ? side : null;
+  const sideOf = (point: PointId, of: Side | null) => of ?? (pointOf(point).ofSpring ? own : null);
+  const values: Values = (point, of = null, leafId = null) => given(point, sideOf(point, of), leafId);
   const field: FieldOf = (point: PointId, of = null, leafId = null) => ({
     point,
-    side: of,
+    side: sideOf(point, of),
     leafId,
     stateId: pointOf(point).loaded ? stateId : null,
   });
@@ -121,7 +126,7 @@ function build(id: FigureId, { view, values, stateId, side, prediction, whole }:
       return leavesFigure(
         values,
         field,
-        view.leaves.map((l) => l.id),
+        packAt(view, side).leaves.map((l) => l.id),
       );
     case 'bench':
       return benchFigure(values, field, side);

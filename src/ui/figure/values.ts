@@ -37,6 +37,8 @@ export function figureValues(view: JobView, stateId: string | null): Values {
   const other = (side: Side | null): Side | null => (side === 'left' ? 'right' : side === 'right' ? 'left' : null);
 
   const standIn = (point: PointId, side: Side | null, leafId: string | null): number => {
+    // A spring of its own is drawn like the other one until it is read.
+    if (side && pointOf(point).ofSpring) return values(point, null, leafId).value;
     const mirrored = side && read(point, other(side), leafId);
     if (mirrored !== null && mirrored !== undefined) return mirrored;
     const of = (p: PointId): number => values(p, side, null).value;

@@ -6,6 +6,7 @@ import { type Person } from '@/contracts/person';
 import { openList } from '@/contracts/openList';
 import { type StationId } from '@/contracts/stationNames';
 import { stationStates } from '@/contracts/stations';
+import { AxleSwitch } from './AxleSwitch';
 import { OpenLine } from './OpenLine';
 import { PageFrame } from './PageFrame';
 import { StationTape } from './StationTape';
@@ -37,8 +38,9 @@ export function JobFrame({ view, station, people, person, rows, children }: Prop
       note={view.job.complaint}
       people={people}
       person={person}
-      tape={<StationTape jobId={view.job.id} states={states} current={station} />}
+      tape={<StationTape jobId={view.id} states={states} current={station} />}
     >
+      <AxleSwitch view={view} station={station} />
       {state !== 'untouched' && open.length > 0 ? <OpenLine open={open} /> : null}
       {children}
     </PageFrame>

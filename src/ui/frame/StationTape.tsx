@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { STATIONS, type StationId } from '@/contracts/stationNames';
 import { type Station, type StationState } from '@/contracts/stations';
 
-const MARK: Record<StationState, { kind: MarkKind; word: string }> = {
+export const STATION_MARKS: Record<StationState, { kind: MarkKind; word: string }> = {
   untouched: { kind: 'untouched', word: 'not yet' },
   open: { kind: 'open', word: 'open' },
   done: { kind: 'done', word: 'done' },
@@ -12,9 +12,9 @@ const MARK: Record<StationState, { kind: MarkKind; word: string }> = {
 
 /** How a station stands: what stops it before what is merely open. */
 const wordOf = ({ state, open }: Station): string => {
-  if (state === 'untouched') return MARK.untouched.word;
+  if (state === 'untouched') return STATION_MARKS.untouched.word;
   if (open.some((item) => item.stop)) return 'STOP';
-  return state === 'open' && open.length > 0 ? `${open.length} open` : MARK[state].word;
+  return state === 'open' && open.length > 0 ? `${open.length} open` : STATION_MARKS[state].word;
 };
 
 /** Screens outside a job, besides the Board. */
@@ -55,7 +55,8 @@ export function StationTape({ jobId, states, current }: Props) {
                 >
                   <span className="name">{station.name}</span>
                   <span className="state">
-                    {station.number} <Mark kind={MARK[states[station.id].state].kind} /> {wordOf(states[station.id])}
+                    {station.number} <Mark kind={STATION_MARKS[states[station.id].state].kind} />{' '}
+                    {wordOf(states[station.id])}
                   </span>
                 </Link>
               </li>

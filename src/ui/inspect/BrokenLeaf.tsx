@@ -1,5 +1,6 @@
 'use client';
 import { useMemo, useState, type MouseEvent } from 'react';
+import { packAt } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { type Side } from '@/core/vehicle/side';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
@@ -28,10 +29,11 @@ export function BrokenLeaf({ job }: { job: JobHandle }) {
   const lengthText = useLengthText();
   const { lengths } = useView();
   const values = useMemo(() => figureValues(view, null), [view]);
-  const leaves = view.leaves.map((leaf, i) => ({
+  const own = view.own?.pack.side === side ? side : null;
+  const leaves = packAt(view, side).leaves.map((leaf, i) => ({
     id: leaf.id,
-    front: values(i === 0 ? 'eyeToPinFront' : 'leafFront', null, i === 0 ? null : leaf.id),
-    rear: values(i === 0 ? 'eyeToPinRear' : 'leafRear', null, i === 0 ? null : leaf.id),
+    front: i === 0 ? values('eyeToPinFront', own) : values('leafFront', null, leaf.id),
+    rear: i === 0 ? values('eyeToPinRear', own) : values('leafRear', null, leaf.id),
   }));
   const main = leaves[0];
   const finding = view.findings.find((f) => f.rule === 'leafBroken' && f.side === side && f.verdict === 'stop');
@@ -138,7 +140,7 @@ function BreakEffect({ job, side }: { job: JobHandle; side: Side }) {
   const { prediction } = usePrediction(input, 0);
   const state = prediction?.sides[side]?.states[0];
   const finding = view.findings.find((f) => f.rule === 'leafBroken' && f.side === side);
-  if (finding?.leafId === view.leaves[0]?.id)
+  if (finding?.leafId === packAt(view, side).leaves[0]?.id)
     return (
       <p>
         <span className="stop-word">STOP</span> A broken main leaf holds no eye: nothing is reckoned with it.

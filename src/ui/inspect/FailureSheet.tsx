@@ -59,7 +59,7 @@ export function FailureSheet({ job }: { job: JobHandle }) {
       </ul>
       <div className="grid-fields tight">
         <TextField label="Where it broke" most={120} value={place} onChange={setPlace} />
-        <TypedField label="Odometer" rule={KM} value={km} draft={`${view.job.id}|failure`} onChange={setKm} />
+        <TypedField label="Odometer" rule={KM} value={km} draft={`${view.id}|failure`} onChange={setKm} />
         <TextField label="Likely cause" most={300} value={cause} onChange={setCause} />
       </div>
       <button type="button" className="act quiet" disabled={busy || place.trim() === '' || !km} onClick={add}>

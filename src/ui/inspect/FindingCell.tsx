@@ -2,6 +2,7 @@
 import { Select } from 'antd';
 import { useState } from 'react';
 import { type NewFinding } from '@/contracts/finding';
+import { packAt } from '@/contracts/job';
 import { type Side } from '@/core/vehicle/side';
 import { consequences, derivedValue, judge, type InspectionRule, type RuleId } from '@/core/inspection/rules';
 import { lengthRule } from '@/core/units/rules';
@@ -93,7 +94,7 @@ export function FindingCell({ job, id, rule, side }: Props) {
           spoken={`${named}: ${m.label}`}
           rule={m.rule}
           value={values[m.id] ?? null}
-          draft={`${view.job.id}|${id}|${side ?? ''}|${m.id}`}
+          draft={`${view.id}|${id}|${side ?? ''}|${m.id}`}
           onChange={(value) => put(m.id, value)}
         />
       ))}
@@ -125,7 +126,7 @@ export function FindingCell({ job, id, rule, side }: Props) {
         <>
           <Chips
             label={`Which leaf, ${side ?? ''}`}
-            options={view.leaves.map((leaf, i) => ({ id: leaf.id, name: String(i + 1) }))}
+            options={packAt(view, side).leaves.map((leaf, i) => ({ id: leaf.id, name: String(i + 1) }))}
             value={stored.leafId}
             onPick={(leafId) => save({ leafId })}
           />
@@ -136,7 +137,7 @@ export function FindingCell({ job, id, rule, side }: Props) {
             value={
               stored.place !== null && stored.placeTyped ? { value: stored.place, typed: stored.placeTyped } : null
             }
-            draft={`${view.job.id}|place|${side ?? ''}`}
+            draft={`${view.id}|place|${side ?? ''}`}
             onChange={({ value, typed: text }) => save({ place: value, placeTyped: text })}
           />
         </>

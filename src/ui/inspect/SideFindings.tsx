@@ -56,7 +56,7 @@ function SideFindingLine({ job, finding }: { job: JobHandle; finding: SideFindin
   const close = () =>
     void run(async () => {
       await call(`/api/side-findings/${finding.id}`, 'POST', { evidence });
-      await client.invalidateQueries({ queryKey: ['job', job.view.job.id] });
+      await client.invalidateQueries({ queryKey: ['job', job.view.id] });
       setEvidence(null);
     });
   return (

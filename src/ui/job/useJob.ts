@@ -50,7 +50,7 @@ const JUST_NOW = 15_000;
 /** One job in the query cache; the page brings the first copy. */
 export function useJob(first: JobView): JobHandle {
   const client = useQueryClient();
-  const id = first.job.id;
+  const id = first.id;
   const { data: view } = useQuery({
     queryKey: ['job', id],
     queryFn: () => call<JobView>(`/api/jobs/${id}`, 'GET'),
@@ -58,10 +58,10 @@ export function useJob(first: JobView): JobHandle {
   });
   // A page brings the newest copy; it replaces what an earlier page left in the cache.
   useEffect(() => {
-    client.setQueryData(['job', first.job.id], first);
+    client.setQueryData(['job', first.id], first);
     // A page asked for while a save was under way may be older than that save: then it is read once more.
     if (Date.now() - Number(sessionStorage.getItem(SAVED_AT) ?? 0) < JUST_NOW)
-      void client.invalidateQueries({ queryKey: ['job', first.job.id] });
+      void client.invalidateQueries({ queryKey: ['job', first.id] });
   }, [client, first]);
 
   const inLine = (action: () => Promise<JobView>): Promise<JobView> => {

@@ -87,7 +87,7 @@ export function DayBar({ job, phase }: Props) {
               ? { value: now.tyrePressure, typed: now.tyrePressureTyped }
               : null
           }
-          draft={`${view.job.id}|pressure|${phase}`}
+          draft={`${view.id}|pressure|${phase}`}
           onChange={({ value, typed }) => begin({ tyrePressure: value, tyrePressureTyped: typed })}
         />
       </div>

@@ -54,8 +54,8 @@ function taken(view: JobView, reading: ReadingRow, day: (at: string) => string):
 function Earlier({ view, at }: { view: JobView; at: string }) {
   const clock = useClockText();
   const { data, isPending } = useQuery({
-    queryKey: ['history', view.job.id, view.readings.length, view.readings.at(-1)?.id],
-    queryFn: () => call<ReadingRow[]>(`/api/jobs/${view.job.id}/readings`, 'GET'),
+    queryKey: ['history', view.id, view.readings.length, view.readings.at(-1)?.id],
+    queryFn: () => call<ReadingRow[]>(`/api/jobs/${view.id}/readings`, 'GET'),
   });
   if (isPending) return <p className="muted">Looking…</p>;
   const rows = (data ?? []).filter((r) => readingKey(r) === at);

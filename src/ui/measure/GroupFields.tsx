@@ -61,10 +61,12 @@ export function FieldGrid({ job, fields, ...hooks }: GridProps) {
   return (
     <div className="grid-fields">
       {fields.map((at, i) => {
-        if (at.side === 'right') return null;
         const other = fields[i + 1];
+        const paired = (p: FieldAt | undefined, q: FieldAt | undefined) =>
+          p && q && p.point === q.point && p.leafId === q.leafId;
+        if (paired(fields[i - 1], at)) return null;
         const one = <FieldOfSheet job={job} at={at} {...hooks} />;
-        if (at.side === null || !other) return <Fragment key={fieldKey(at)}>{one}</Fragment>;
+        if (!other || !paired(at, other)) return <Fragment key={fieldKey(at)}>{one}</Fragment>;
         const { label } = pointOf(at.point);
         return (
           <div key={fieldKey(at)} className="pair wide" role="group" aria-label={label}>

@@ -1,17 +1,21 @@
 'use client';
 import { type PointId } from '@/core/measure/points';
+import { otherOf } from '@/core/vehicle/side';
 import { type JobHandle } from '../job/useJob';
 import { FieldOfSheet, type FieldHooks } from './FieldOfSheet';
 
 /** Leaf by leaf from the main leaf down: thickness, then each tip. */
-export function LeafRows({ job, ...hooks }: FieldHooks & { job: JobHandle }) {
+export function LeafRows({ job, own = false, ...hooks }: FieldHooks & { job: JobHandle; own?: boolean }) {
+  const side = job.view.own?.pack.side;
+  const { leaves } = (own && job.view.own) || job.view;
+  const where = side ? `, ${own ? side : otherOf(side)}` : '';
   const field = (point: PointId, leafId: string, label: string) => (
     <FieldOfSheet job={job} at={{ point, side: null, leafId, stateId: null }} label={label} {...hooks} />
   );
   return (
     <div>
-      {job.view.leaves.map((leaf, i) => (
-        <div key={leaf.id} className="leaf-row" role="group" aria-label={`Leaf ${i + 1}`}>
+      {leaves.map((leaf, i) => (
+        <div key={leaf.id} className="leaf-row" role="group" aria-label={`Leaf ${i + 1}${where}`}>
           <div className="name">
             <span className="figure">{i + 1}</span> {i === 0 ? 'main' : ''}
           </div>

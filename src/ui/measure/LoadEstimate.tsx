@@ -57,7 +57,7 @@ export function LoadEstimate({ job }: { job: JobHandle }) {
             label="Whole vehicle weighs"
             rule={WHOLE}
             value={mass}
-            draft={`${view.job.id}|whole`}
+            draft={`${view.id}|whole`}
             hint="plate or papers, as it stands"
             onChange={setMass}
           />
@@ -65,7 +65,7 @@ export function LoadEstimate({ job }: { job: JobHandle }) {
             label="Its middle behind the front axle"
             rule={MIDDLE}
             value={middle}
-            draft={`${view.job.id}|middle`}
+            draft={`${view.id}|middle`}
             hint="where it would balance; a guess is better than none, a scale better than a guess"
             onChange={setMiddle}
           />

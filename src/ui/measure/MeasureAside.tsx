@@ -158,7 +158,7 @@ export function Answers({ view, assembled }: { view: JobView; assembled: Assembl
           </ul>
         </>
       ) : null}
-      <Link className="act" href={`/jobs/${view.job.id}/choose`} prefetch={false}>
+      <Link className="act" href={`/jobs/${view.id}/choose`} prefetch={false}>
         On to Choose
       </Link>
     </Sheet>

@@ -140,11 +140,25 @@ function extrasOf(group: GroupId, job: JobHandle, hooks: FieldHooks, onRolled: (
     case 'weights':
       return { children: <LoadEstimate job={job} /> };
     case 'arch':
-      return { children: <PackFacts job={job} part="eyes" /> };
+      return {
+        children: (
+          <>
+            <PackFacts job={job} part="eyes" />
+            {job.view.own ? <PackFacts job={job} part="eyes" own /> : null}
+          </>
+        ),
+      };
     case 'linkage':
       return { children: <PackFacts job={job} part="shackle" /> };
     case 'stack':
-      return { children: <PackFacts job={job} part="seat" /> };
+      return {
+        children: (
+          <>
+            <PackFacts job={job} part="seat" />
+            {job.view.own ? <PackFacts job={job} part="seat" own /> : null}
+          </>
+        ),
+      };
     case 'ubolts':
       return { children: <PackFacts job={job} part="bend" /> };
     case 'leaves':
@@ -153,6 +167,12 @@ function extrasOf(group: GroupId, job: JobHandle, hooks: FieldHooks, onRolled: (
           <>
             <PackFacts job={job} part="leaves" />
             <LeafRows job={job} {...hooks} />
+            {job.view.own ? (
+              <>
+                <PackFacts job={job} part="leaves" own />
+                <LeafRows job={job} {...hooks} own />
+              </>
+            ) : null}
           </>
         ),
       };

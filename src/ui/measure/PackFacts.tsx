@@ -1,8 +1,8 @@
 'use client';
 import { type PackEdit } from '@/contracts/pack';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
+import { otherOf, SIDES } from '@/core/vehicle/side';
 import { Chips } from '../controls/Chips';
-import { Marked } from '../controls/Mark';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
@@ -19,21 +19,32 @@ const REAR_EYES = [
   { id: 'downturned', name: 'below' },
 ] as const;
 
-/** Facts of the pack that are seen, not measured. Each chip saves at once. */
-export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eyes' | 'shackle' | 'seat' | 'bend' }) {
-  const { pack, leaves } = job.view;
+interface Props {
+  job: JobHandle;
+  part: 'leaves' | 'eyes' | 'shackle' | 'seat' | 'bend';
+  /** Of the pack that one side has of its own. */
+  own?: boolean;
+}
+
+/** Facts of a pack that are seen, not measured. Each chip saves at once. */
+export function PackFacts({ job, part, own = false }: Props) {
+  const { view } = job;
+  const { pack, leaves } = (own && view.own) || view;
+  const where = view.own ? `, ${own ? view.own.pack.side : otherOf(view.own.pack.side!)}` : '';
   const { busy, problem, run } = useSend();
   const save = (change: Partial<PackEdit>) =>
     void run(() => {
-      const { version, eyeForm, eyeFormRear, seatShape, shackleEye, rusty, otherSide, uboltBend } = pack;
+      const { version, side, eyeForm, eyeFormRear, seatShape, shackleEye, rusty, otherSide, ownSide, uboltBend } = pack;
       return job.send('/pack', 'PUT', {
         version,
+        side,
         eyeForm,
         eyeFormRear,
         seatShape,
         shackleEye,
         rusty,
         otherSide,
+        ownSide,
         uboltBend,
         leafCount: leaves.length,
         ...change,
@@ -45,7 +56,7 @@ export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eye
         {part === 'leaves' ? (
           <>
             <Chips
-              label="Leaves in the pack"
+              label={`Leaves in the pack${where}`}
               shown
               options={Array.from({ length: Math.max(9, leaves.length) }, (_, k) => ({
                 id: String(k + 1),
@@ -55,7 +66,7 @@ export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eye
               onPick={(count) => save({ leafCount: Number(count) })}
             />
             <Chips
-              label="Leaves are"
+              label={`Leaves are${where}`}
               shown
               options={[
                 { id: 'clean', name: 'clean' },
@@ -64,38 +75,48 @@ export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eye
               value={pack.rusty ? 'rusty' : 'clean'}
               onPick={(id) => save({ rusty: id === 'rusty' })}
             />
-            <Chips
-              label="The other side is"
-              shown
-              options={[
-                { id: 'same', name: 'the same' },
-                { id: 'different', name: 'different' },
-                { id: 'unknown', name: 'not looked' },
-              ]}
-              value={pack.otherSide}
-              onPick={(otherSide) => save({ otherSide })}
-            />
-            {pack.otherSide === 'different' ? (
-              <p>
-                <Marked kind="look">
-                  This sheet holds one pack for both sides. What is foretold is meant for the side that was measured; a
-                  pair should be alike before its height is.
-                </Marked>
-              </p>
-            ) : null}
+            {own ? null : (
+              <Chips
+                label="The other side is"
+                shown
+                options={[
+                  { id: 'same', name: 'the same' },
+                  { id: 'different', name: 'different' },
+                  { id: 'unknown', name: 'not looked' },
+                ]}
+                value={pack.otherSide}
+                onPick={(otherSide) =>
+                  save({ otherSide, ...(otherSide === 'different' && { ownSide: pack.ownSide ?? 'right' }) })
+                }
+              />
+            )}
+            {own || pack.otherSide !== 'different' ? null : (
+              <>
+                <Chips
+                  label="The readings so far are of the"
+                  shown
+                  options={SIDES.map((id) => ({ id, name: id }))}
+                  value={pack.ownSide && otherOf(pack.ownSide)}
+                  onPick={(measured) => save({ ownSide: otherOf(measured) })}
+                />
+                <p className="muted">
+                  Each side is foretold from its own pack now. “The same” takes that back; nothing read is lost.
+                </p>
+              </>
+            )}
           </>
         ) : null}
         {part === 'eyes' ? (
           <>
             <Chips
-              label="Main leaf’s eyes"
+              label={`Main leaf’s eyes${where}`}
               shown
               options={EYE_FORMS.map((id) => ({ id, name: EYE_NAMES[id] }))}
               value={pack.eyeForm}
               onPick={(eyeForm) => save({ eyeForm })}
             />
             <Chips
-              label="Its rear eye"
+              label={`Its rear eye${where}`}
               shown
               options={[{ id: 'same' as const, name: 'like the front one' }, ...REAR_EYES]}
               value={pack.eyeFormRear ?? 'same'}
@@ -117,7 +138,7 @@ export function PackFacts({ job, part }: { job: JobHandle; part: 'leaves' | 'eye
         ) : null}
         {part === 'seat' ? (
           <Chips
-            label="Between the U-bolts the leaves are"
+            label={`Between the U-bolts the leaves are${where}`}
             shown
             options={[
               { id: 'flat', name: 'clamped flat' },

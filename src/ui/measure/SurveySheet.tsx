@@ -92,7 +92,7 @@ function SurveyRow({ job, item, verdict }: { job: JobHandle; item: SurveyItem; v
             spoken={`${name}: axle may drop until it is taut`}
             rule={SLACK}
             value={slackOf(stored)}
-            draft={`${job.view.job.id}|slack|${item}`}
+            draft={`${job.view.id}|slack|${item}`}
             onChange={({ value, typed }) => answer({ answer: 'ok', slack: value, slackTyped: typed })}
           />
         ) : null}

@@ -1,4 +1,5 @@
 import { type JobView } from '@/contracts/job';
+import { readingsAround } from '@/contracts/sheet';
 import { ASSUMED } from '@/core/suspension/longitudinalLeaf/assumed';
 import { AXLE_CLASSES } from '@/core/sheet/axleClass';
 import { type PointId } from '@/core/measure/points';
@@ -32,6 +33,11 @@ export function assumedText(view: JobView, point: PointId): string | undefined {
     }
     case 'blockHeight':
       return 'assumed: no block';
+    case 'otherAxleLip':
+    case 'otherAxleLoad': {
+      const lent = readingsAround(view).some((r) => r.point === point && !view.readings.includes(r));
+      return lent ? 'as read at the other axle of this job' : undefined;
+    }
     default:
       return undefined;
   }

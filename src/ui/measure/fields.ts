@@ -1,6 +1,6 @@
 import { readingKey } from '@/contracts/reading';
 import { type JobView } from '@/contracts/job';
-import { SIDES, type Side } from '@/core/vehicle/side';
+import { otherOf, SIDES, type Side } from '@/core/vehicle/side';
 import { GROUPS, POINT_IDS, pointOf, type GroupId, type PointId } from '@/core/measure/points';
 
 /** One field of the measuring sheet. */
@@ -34,11 +34,15 @@ export function groupFields(view: JobView, group: GroupId, stateId = view.states
     points.filter((id) => !pointOf(id).perLeaf && pointOf(id).minimal === minimal),
   );
   const leafed = points.filter((id) => pointOf(id).perLeaf);
+  const own = view.own?.pack.side ?? null;
+  // Where the springs are unlike, what is read of a spring is read of both.
+  const sidesOf = (point: PointId): (Side | null)[] =>
+    pointOf(point).sided ? [...SIDES] : own && pointOf(point).ofSpring ? [null, own] : [null];
   return [
-    ...once.flatMap((point) => (pointOf(point).sided ? SIDES.map((side) => at(point, side)) : [at(point)])),
-    ...view.leaves.flatMap((leaf, i) =>
+    ...once.flatMap((point) => sidesOf(point).map((side) => at(point, side))),
+    ...[...view.leaves, ...(view.own?.leaves ?? [])].flatMap((leaf) =>
       // The main leaf's tips are its eyes.
-      leafed.filter((point) => i > 0 || point === 'leafThickness').map((point) => at(point, null, leaf.id)),
+      leafed.filter((point) => leaf.ordinal > 1 || point === 'leafThickness').map((point) => at(point, null, leaf.id)),
     ),
   ];
 }
@@ -55,12 +59,20 @@ export const allFields = (view: JobView): FieldAt[] => [
   ...view.states.slice(1).flatMap((s) => againFields(s.id)),
 ];
 
+/** Which leaf, from the main leaf 1 down, and which side a field is of; where the springs are unlike, each thing read of one says whose. */
+export function whose(view: JobView, at: { point: PointId; side: Side | null; leafId: string | null }) {
+  const side = view.own?.pack.side ?? null;
+  const inOwn = view.own?.leaves.find((l) => l.id === at.leafId);
+  const leaf = inOwn ?? view.leaves.find((l) => l.id === at.leafId);
+  const { ofSpring, perLeaf } = pointOf(at.point);
+  const ofBoth = side && (ofSpring || perLeaf) && at.side === null;
+  return { leaf: leaf?.ordinal ?? null, side: at.side ?? (ofBoth ? (inOwn ? side : otherOf(side)) : null) };
+}
+
 /** How a field is spoken: its label, side, leaf and, away from the state of the day, its load state. */
 export function spokenField(view: JobView, at: FieldAt): string {
-  const leaf = view.leaves.findIndex((l) => l.id === at.leafId);
+  const { leaf, side } = whose(view, at);
   const state = view.states.find((s) => s.id === at.stateId);
   const other = state && state.ordinal > 0 ? state.name : undefined;
-  return [pointOf(at.point).label, leaf >= 0 ? `leaf ${leaf + 1}` : undefined, at.side, other]
-    .filter(Boolean)
-    .join(', ');
+  return [pointOf(at.point).label, leaf === null ? undefined : `leaf ${leaf}`, side, other].filter(Boolean).join(', ');
 }

@@ -3,6 +3,7 @@ import { type JobView } from '@/contracts/job';
 import { type Missing } from '@/core/suspension/longitudinalLeaf/assemble';
 import { POINTS } from '@/core/measure/points';
 import { type Point } from '@/core/sheet/point';
+import { whose } from './fields';
 
 /** Begins with a small letter, but leaves `U-bolt` alone. */
 export const lowerFirst = (text: string): string =>
@@ -11,10 +12,10 @@ export const lowerFirst = (text: string): string =>
 /** A missing reading in words, and the anchor of its field. */
 export function missingText(view: JobView, missing: Missing): { text: string; anchor: string } {
   const point: Point = POINTS[missing.point];
-  const leaf = view.leaves.findIndex((l) => l.id === missing.leafId);
+  const { leaf, side } = whose(view, missing);
   const stateId = point.loaded ? (view.states[0]?.id ?? null) : null;
   return {
-    text: `${lowerFirst(point.label)}${leaf >= 0 ? ` of leaf ${leaf + 1}` : ''}${missing.side && point.sided ? `, ${missing.side}` : ''}`,
+    text: `${lowerFirst(point.label)}${leaf === null ? '' : ` of leaf ${leaf}`}${side ? `, ${side}` : ''}`,
     anchor: readingKey({ ...missing, phase: 'before', stateId }),
   };
 }

@@ -69,7 +69,7 @@ export function ReadingField({ job, point, side, leafId, stateId, phase = 'befor
           ? { typed: reading.typed, version: reading.id, value: reading.value, unit: reading.unit, by: reading.person }
           : null
       }
-      draft={`${job.view.job.id}|${readingKey(at)}`}
+      draft={`${job.view.id}|${readingKey(at)}`}
       anchor={readingKey(at)}
       assumed={rest.assumed}
       {...(rest.onFocus && { onFocus: rest.onFocus })}

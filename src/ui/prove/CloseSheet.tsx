@@ -1,7 +1,7 @@
 'use client';
 import { Input } from 'antd';
 import { useMemo, useState } from 'react';
-import { leftOpen, openDefects } from '@/contracts/openList';
+import { leftOpenOfJob, openDefects } from '@/contracts/openList';
 import { DefectNote } from '../build/FitSheet';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
@@ -15,7 +15,7 @@ export function CloseSheet({ job }: { job: JobHandle }) {
   const { view } = job;
   const { busy, problem, run } = useSend();
   const [note, setNote] = useState('');
-  const open = useMemo(() => leftOpen(view), [view]);
+  const open = useMemo(() => leftOpenOfJob(view), [view]);
   const stops = open.filter((item) => item.stop);
   const { closing } = view;
   const send = (closed: boolean) =>

@@ -1,6 +1,7 @@
 'use client';
 import { type GoalRow } from '@/contracts/ask';
 import { type JobView } from '@/contracts/job';
+import { readingsAround } from '@/contracts/sheet';
 import { SIDES } from '@/core/vehicle/side';
 import { GOAL_POINTS, goalValue, judgeGoal } from '@/core/height/goals';
 import { pointOf } from '@/core/measure/points';
@@ -79,8 +80,8 @@ function GoalLine({ job, goal, stateId, rolled }: LineProps) {
   const { view } = job;
   const { position } = view.axle;
   const { name, figure, read } = GOALS[goal.kind];
-  const verdict = judgeGoal(goal, view.readings, stateId, position);
-  const before = goalValue(goal.kind, view.readings, 'before', view.states[0]?.id ?? '', position);
+  const verdict = judgeGoal(goal, readingsAround(view), stateId, position);
+  const before = goalValue(goal.kind, readingsAround(view), 'before', view.states[0]?.id ?? '', position);
   const mark = goal.kind === 'ride' || goal.kind === 'noise';
   const amount = (value: number, signed = true) =>
     mark ? <span className="figure">{decimalText(value, 0)}</span> : <Length mm={value} signed={signed} />;

@@ -39,12 +39,7 @@ export function SpringSheet({ input, side, addedLeaf, stops }: Props) {
   const hanging = -(input.hanging ?? 0);
   const [where, setWhere] = useState<Where>('installed');
   const [load, setLoad] = useState(today);
-  const { shown, reach, refused, ask } = useSpring(
-    input.sides[side].spring && input.pack ? input : null,
-    side,
-    hanging,
-    most,
-  );
+  const { shown, reach, refused, ask } = useSpring(input.sides[side].spring ? input : null, side, hanging, most);
   const { lengths } = useView();
   const lengthText = useLengthText();
   const loadText = (newton: number) =>

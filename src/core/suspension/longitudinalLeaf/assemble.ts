@@ -58,7 +58,19 @@ export function assemble(sheet: Sheet): Assembled {
     return found;
   };
 
-  const pack = assemblePack(sheet, need, or);
+  const packOf = (side: Side | null): PackInput | null => {
+    const of = side === null ? {} : { side };
+    const at = (point: LeafLookup): LeafLookup =>
+      (LEAF_SHEET[point.point] as Point).ofSpring ? { ...point, ...of } : point;
+    const facts = side !== null && sheet.own?.side === side ? sheet.own : sheet;
+    return assemblePack(
+      facts,
+      (point) => need(at(point)),
+      (point, fallback) => or(at(point), fallback),
+    );
+  };
+  const pack = packOf(null);
+  const own = sheet.own && { side: sheet.own.side, pack: packOf(sheet.own.side) };
   const refused = SIDES.flatMap((side) => {
     const reason = unsolvable(sheet, side);
     return reason ? [{ side, reason }] : [];
@@ -69,7 +81,8 @@ export function assemble(sheet: Sheet): Assembled {
   const pitch = read({ point: 'uboltPitch' });
   const order = (m: Missing) => LEAF_SHEET_IDS.indexOf(m.point);
   missing.sort((p, q) => order(p) - order(q));
-  const solvable = (side: Side) => pack !== null && !refused.some((r) => r.side === side);
+  const solvable = (side: Side) =>
+    (own?.side === side ? own.pack : pack) !== null && !refused.some((r) => r.side === side);
   return {
     missing,
     refused,
@@ -82,6 +95,7 @@ export function assemble(sheet: Sheet): Assembled {
       perch: or({ point: 'perchHeight' }, ASSUMED.perchHeight),
       rolled: heights.some(Boolean) && heights.every((h) => !h || h.rolled === true),
       pack,
+      ...(own && { own }),
       shackle: {
         length: or({ point: 'shackleLength' }, ASSUMED.shackleLength),
         angle: or({ point: 'shackleAngle' }, ASSUMED.shackleAngle),
@@ -109,11 +123,10 @@ export function assemble(sheet: Sheet): Assembled {
           : null,
       centreBolt: { ...ASSUMED.centreBolt, origin: 'assumed' },
       changes: [
-        ...(sheet.broken?.some((b) => sheet.leafIds.indexOf(b.leafId) > 0) &&
-        !sheet.changes.some((c) => c.kind === 'pack')
+        ...(sheet.broken?.some((b) => leafPlace(sheet, b) > 0) && !sheet.changes.some((c) => c.kind === 'pack')
           ? [{ kind: 'mendLeaf' as const }]
           : []),
-        ...sheet.changes.map((change) => plannedChange(change, pack, sheet)),
+        ...sheet.changes.map((change) => plannedChange(change, pack ?? own?.pack ?? null, sheet)),
       ],
       hanging: (unsprungOf(sheet.axle.axleClass, read).value / 2) * GRAVITY,
       states: sheet.states.map((state) => ({
@@ -126,9 +139,15 @@ export function assemble(sheet: Sheet): Assembled {
   };
 }
 
+const leafIdsOf = (sheet: Sheet, side: Side): readonly string[] =>
+  sheet.own?.side === side ? sheet.own.leafIds : sheet.leafIds;
+/** Place of a broken leaf in its own side's pack, the main leaf 0; −1 when it is not there any more. */
+const leafPlace = (sheet: Sheet, { side, leafId }: { side: Side; leafId: string }): number =>
+  leafIdsOf(sheet, side).indexOf(leafId);
+
 /** Why the spring of a side cannot be solved as it stands; null when it can. */
 function unsolvable(sheet: Sheet, side: Side): string | null {
-  const main = sheet.leafIds[0];
+  const main = leafIdsOf(sheet, side)[0];
   if (sheet.brokenMain?.includes(side) || sheet.broken?.some((b) => b.side === side && b.leafId === main))
     return `the main leaf on the ${side} is broken: nothing locates the axle there, and what was read of this spring says nothing of a whole one`;
   if (sheet.brokenUnplaced?.includes(side))
@@ -148,7 +167,7 @@ const payloadOf = (mass: number): Estimate => measured(mass, ASSUMED.payloadShar
 type Read = (at: LeafLookup) => Estimate | undefined;
 
 function assemblePack(
-  sheet: Sheet,
+  sheet: Pick<Sheet, 'pack' | 'leafIds'>,
   need: Read,
   or: (at: LeafLookup, fallback: { value: number; half90: number }) => Estimate,
 ): PackInput | null {
@@ -193,16 +212,19 @@ function assembleSprings(sheet: Sheet, read: Read, missing: Missing[]): Record<S
     right: read({ point: 'loadedArch', side: 'right' }),
   };
   const loads = loadsOf(sheet.axle.axleClass, read);
-  if (!arch.left && !arch.right) missing.push({ point: 'loadedArch', side: 'left', leafId: null });
+  // Another pack's arch says nothing of this one.
+  const unread = SIDES.filter((side) => !arch[side]);
+  for (const side of sheet.own ? unread : unread.length === 2 ? (['left'] as const) : [])
+    missing.push({ point: 'loadedArch', side, leafId: null });
   if (!loads) missing.push({ point: 'axleLoad', side: null, leafId: null });
   const mirrored = (e: Estimate | undefined): Estimate | undefined =>
-    e && { ...e, origin: 'assumed', half90: e.half90 * 2 };
+    sheet.own ? undefined : e && { ...e, origin: 'assumed', half90: e.half90 * 2 };
   const spring = (side: Side, other: Side): SpringInput | null => {
     const archTop = arch[side] ?? mirrored(arch[other]);
     if (!archTop || !loads) return null;
     const more = moreReadings(sheet, side);
     const found = sheet.broken?.find((b) => b.side === side);
-    const leaf = found ? sheet.leafIds.indexOf(found.leafId) : -1;
+    const leaf = found ? leafPlace(sheet, found) : -1;
     const broken = found && leaf > 0 ? { leaf, end: found.end, at: found.at } : undefined;
     return { archTop, load: loads[side], ...(more && { more }), ...(broken && { broken }) };
   };

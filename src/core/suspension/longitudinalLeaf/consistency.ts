@@ -1,10 +1,10 @@
-import { type Side, SIDES } from '../../vehicle/side';
+import { otherOf, type Side, SIDES } from '../../vehicle/side';
 import { fuelDiffers } from '../../vehicle/likeWithLike';
 import { leafInertia, GRAVITY, SPRING_STEEL_E } from '../../material/steel';
 import { AXLE_CLASSES } from '../../sheet/axleClass';
 import { leafPointOf, type LeafPoint } from './points';
 import { extraAxleMass, readingAt } from '../../sheet/reading';
-import { type Sheet } from './sheet';
+import { sheetOfSide, type Sheet } from './sheet';
 
 /** One field a flag points at. */
 export interface FlagAt {
@@ -65,8 +65,20 @@ const median = (values: readonly number[]): number => {
 
 /** Everything in a sheet's before readings that does not go together. Empty when nothing contradicts. */
 export function consistency(sheet: Sheet): Flag[] {
-  return new Watch(sheet).flags();
+  const { own } = sheet;
+  if (!own) return new Watch(sheet).flags();
+  // Each pack against itself; what one side reads says nothing of the other side's spring.
+  const base = new Watch(sheetOfSide(sheet, otherOf(own.side))).flags().filter((flag) => !BETWEEN_SIDES.has(flag.rule));
+  const ownFlags = new Watch(sheetOfSide(sheet, own.side)).ofSpring();
+  const placed = ownFlags.map((flag) => ({
+    ...flag,
+    at: flag.at.map((at) => (leafPointOf(at.point).ofSpring ? { ...at, side: own.side } : at)),
+  }));
+  return [...base, ...placed];
 }
+
+/** Rules that set one side's spring against the other's. */
+const BETWEEN_SIDES: ReadonlySet<FlagRule> = new Set(['sides', 'archHeight']);
 
 class Watch {
   private readonly found: Flag[] = [];
@@ -74,6 +86,12 @@ class Watch {
 
   constructor(private readonly sheet: Sheet) {
     this.base = sheet.states[0]?.id ?? null;
+  }
+
+  /** Only what concerns the leaves of one pack. */
+  ofSpring(): Flag[] {
+    this.leaves();
+    return this.found;
   }
 
   flags(): Flag[] {

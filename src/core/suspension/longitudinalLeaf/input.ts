@@ -92,6 +92,8 @@ export interface LeafAxleInput {
   /** Whether the vehicle was rolled before the heights were read. */
   rolled: boolean;
   pack: PackInput | null;
+  /** The pack of a side that is unlike the other's; `pack` is then the other side's. */
+  own?: { side: Side; pack: PackInput | null };
   /** `eye` against its pivot: hanging below it when not said. */
   shackle: { length: Estimate; angle: Estimate; eye?: ShackleEye };
   sides: Record<Side, { height: Estimate | null; spring: SpringInput | null }>;
@@ -105,4 +107,11 @@ export interface LeafAxleInput {
   states: LoadState[];
   /** 90 % half-width of the height reading that will prove it, mm. */
   afterReading: number;
+}
+
+/** The input as one side has it: its own pack where it is unlike the other side's. */
+export function inputOfSide(input: LeafAxleInput, side: Side): LeafAxleInput {
+  const { own, ...rest } = input;
+  if (!own) return input;
+  return own.side === side ? { ...rest, pack: own.pack } : rest;
 }

@@ -6,7 +6,7 @@ export function missingFor(input: LeafAxleInput): ('pack' | 'spring' | 'change')
   const missing: ('pack' | 'spring' | 'change')[] = [];
   if (input.changes.length === 0) missing.push('change');
   const needsSpring = input.changes.some((c) => c.kind !== 'block');
-  if (needsSpring && !input.pack) missing.push('pack');
+  if (needsSpring && !input.pack && !input.own?.pack) missing.push('pack');
   if (needsSpring && !SIDES.some((side) => input.sides[side].spring)) missing.push('spring');
   return missing;
 }

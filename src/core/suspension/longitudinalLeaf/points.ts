@@ -28,7 +28,7 @@ export const LEAF_POINTS = {
     'Along the main leaf, eye centre to centre bolt.',
     lengthRule(150, 1500, 620),
     3,
-    { minimal: true },
+    { minimal: true, ofSpring: true },
   ),
   eyeToPinRear: point(
     'arch',
@@ -36,7 +36,7 @@ export const LEAF_POINTS = {
     'Along the main leaf, eye centre to centre bolt.',
     lengthRule(150, 1500, 660),
     3,
-    { minimal: true },
+    { minimal: true, ofSpring: true },
   ),
   eyeToEye: point(
     'arch',
@@ -52,6 +52,7 @@ export const LEAF_POINTS = {
     'Bore of the rolled eye, bush out or by its shell.',
     lengthRule(10, 90, 38),
     0.5,
+    { ofSpring: true },
   ),
   shackleLength: point('linkage', 'Shackle length', 'Bolt centre to bolt centre.', lengthRule(30, 300, 105), 1),
   shackleAngle: point(
@@ -143,6 +144,7 @@ export const LEAF_POINTS = {
   uboltNut: point('ubolts', 'Nut height', 'Height of one U-bolt nut.', lengthRule(4, 50, 14), 0.3, { minimal: true }),
   leafWidth: point('leaves', 'Leaf width', 'Once, across the main leaf.', lengthRule(20, 180, 64), 0.5, {
     minimal: true,
+    ofSpring: true,
   }),
   leafThickness: point('leaves', 'Thickness', 'On a cleaned edge beside the seat.', lengthRule(3, 40, 8), 0.15, {
     perLeaf: true,

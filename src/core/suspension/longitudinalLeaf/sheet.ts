@@ -1,7 +1,7 @@
 import { type ShackleEye } from '../../mechanics/linkage/installed';
 import { type AxleClass } from '../../sheet/axleClass';
 import { type Lookup, type SheetReading, type SheetState } from '../../sheet/reading';
-import { type LeafPoint } from './points';
+import { leafPointOf, type LeafPoint } from './points';
 import { type Arrangement } from '../../mechanics/stack/stack';
 import { type Side } from '../../vehicle/side';
 import { type EyeForm } from '../../mechanics/leafpack/eyes';
@@ -63,6 +63,8 @@ export interface Sheet {
   };
   /** Main leaf first. */
   leafIds: readonly string[];
+  /** The side whose pack is unlike the other's, with that pack; absent where one stands for both. */
+  own?: { side: Side; pack: Sheet['pack']; leafIds: readonly string[] };
   readings: readonly LeafReading[];
   /** The state of the day first. */
   states: readonly SheetState[];
@@ -76,3 +78,20 @@ export interface Sheet {
   /** Sides with a broken leaf of which nobody said which or where. */
   brokenUnplaced?: readonly Side[];
 }
+
+/**
+ * The sheet as one side's spring has it: where its pack is unlike the other side's, its own facts, leaves and readings stand in the
+ * place of those of both. Any rule for one pack may be asked of it.
+ */
+export function sheetOfSide(sheet: Sheet, side: Side): Sheet {
+  const { own, ...rest } = sheet;
+  if (!own) return sheet;
+  if (own.side !== side) return { ...rest, readings: sheet.readings.filter((r) => !ofOwn(r, own.side)) };
+  const readings = sheet.readings.flatMap((r) => {
+    if (!leafPointOf(r.point).ofSpring) return [r];
+    return ofOwn(r, side) ? [{ ...r, side: null }] : [];
+  });
+  return { ...rest, pack: own.pack, leafIds: own.leafIds, readings };
+}
+
+const ofOwn = (r: LeafReading, side: Side): boolean => leafPointOf(r.point).ofSpring && r.side === side;

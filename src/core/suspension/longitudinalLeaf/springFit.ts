@@ -4,7 +4,7 @@ import { fitSpring, type Agreement, type Fit, type FitProblem, type FitReading }
 import { withinMain } from '../../mechanics/leafpack/pack';
 import { leafInertia, SPRING_STEEL_E } from '../../material/steel';
 import { brokenAt } from './sideModel';
-import { type LeafAxleInput } from './input';
+import { inputOfSide, type LeafAxleInput } from './input';
 import { type Side } from '../../vehicle/side';
 import { type Estimate } from '../../estimate/estimate';
 
@@ -150,10 +150,11 @@ export interface Taught {
 }
 
 /**
- * The input as a prediction uses it: what the readings taught takes the place of what was assumed or computed from sizes.
+ * The input as a prediction of one side uses it: its own pack, and what the readings taught takes the place of what was assumed or computed from sizes.
  * With a contradiction among them, or when no spring comes near them, arch and load of the day alone are used.
  */
-export function taught(input: LeafAxleInput, side: Side): Taught {
+export function taught(given: LeafAxleInput, side: Side): Taught {
+  const input = inputOfSide(given, side);
   const spring = input.sides[side].spring;
   if (!input.pack || !spring?.more) return { input, fit: null, unfit: null };
   const bare: LeafAxleInput = {

@@ -43,7 +43,8 @@ const CHANGED: Record<string, string> = {
 };
 
 /** Plain words for an input's path, for "measure this again". */
-export function inputLabel(path: string): string {
+export function inputLabel(given: string): string {
+  const path = given.replace(/^own\./, '');
   const named = NAMES[path];
   if (named) return named;
   const part = path.split('.');

@@ -1,0 +1,5 @@
+import { jobAxleActSchema } from '@/contracts/jobAxle';
+import { actOnAxles } from '@/server/ask';
+import { idRoute } from '@/server/http';
+
+export const POST = idRoute(jobAxleActSchema, actOnAxles);

@@ -1,0 +1,117 @@
+-- Up Migration
+-- A job works on one axle or several. What was said of a job's only axle so far is said of that axle; the first one of a job has
+-- the job's own id, so that every record and address made before keeps its meaning.
+CREATE TABLE job_axle (
+  shop_id uuid NOT NULL,
+  id uuid NOT NULL,
+  job_id uuid NOT NULL,
+  axle_id uuid NOT NULL,
+  ordinal integer NOT NULL CHECK (ordinal BETWEEN 1 AND 4),
+  -- Taken up by mistake; what was read of it stays.
+  dropped boolean NOT NULL DEFAULT false,
+  wanted_change_mm double precision NOT NULL CHECK (wanted_change_mm BETWEEN -300 AND 300),
+  wanted_typed text NOT NULL,
+  tolerance_mm double precision NOT NULL CHECK (tolerance_mm BETWEEN 0 AND 100),
+  tolerance_typed text NOT NULL,
+  guess_mm double precision CHECK (guess_mm BETWEEN -300 AND 300),
+  guess_typed text,
+  PRIMARY KEY (shop_id, id),
+  UNIQUE (shop_id, job_id, id),
+  UNIQUE (shop_id, job_id, axle_id),
+  UNIQUE (shop_id, job_id, ordinal),
+  CHECK ((guess_mm IS NULL) = (guess_typed IS NULL)),
+  FOREIGN KEY (shop_id, job_id) REFERENCES job (shop_id, id),
+  FOREIGN KEY (shop_id, axle_id) REFERENCES axle (shop_id, id)
+);
+INSERT INTO job_axle (shop_id, id, job_id, axle_id, ordinal, wanted_change_mm, wanted_typed, tolerance_mm, tolerance_typed,
+                      guess_mm, guess_typed)
+  SELECT shop_id, id, id, axle_id, 1, wanted_change_mm, wanted_typed, tolerance_mm, tolerance_typed, guess_mm, guess_typed FROM job;
+ALTER TABLE job DROP COLUMN axle_id, DROP COLUMN wanted_change_mm, DROP COLUMN wanted_typed, DROP COLUMN tolerance_mm,
+  DROP COLUMN tolerance_typed, DROP COLUMN guess_mm, DROP COLUMN guess_typed;
+
+DO $$
+DECLARE t text; c text;
+BEGIN
+  FOREACH t IN ARRAY ARRAY['pack', 'plan', 'prediction', 'survey_answer', 'torque_entry', 'torque_reading', 'finding', 'photo',
+    'press_run', 'build_start', 'defect', 'defect_end', 'goal']
+  LOOP
+    FOR c IN SELECT conname FROM pg_constraint
+              WHERE conrelid = t::regclass AND contype = 'f' AND confrelid = 'job'::regclass
+    LOOP
+      EXECUTE format('ALTER TABLE %I DROP CONSTRAINT %I', t, c);
+    END LOOP;
+    EXECUTE format('ALTER TABLE %I RENAME COLUMN job_id TO job_axle_id', t);
+    EXECUTE format('ALTER TABLE %I ADD FOREIGN KEY (shop_id, job_axle_id) REFERENCES job_axle (shop_id, id)', t);
+  END LOOP;
+END $$;
+
+-- What an axle is made of: leaves, pieces of its stack, fasteners, coils. Without a side it is alike on both.
+CREATE TABLE component (
+  shop_id uuid NOT NULL,
+  id uuid NOT NULL,
+  job_axle_id uuid NOT NULL,
+  side text CHECK (side IN ('left', 'right')),
+  kind text NOT NULL CHECK (kind ~ '^[a-z][A-Za-z0-9]{0,39}$'),
+  ordinal integer NOT NULL CHECK (ordinal BETWEEN 1 AND 60),
+  removed boolean NOT NULL DEFAULT false,
+  PRIMARY KEY (shop_id, id),
+  UNIQUE (shop_id, job_axle_id, id),
+  UNIQUE NULLS NOT DISTINCT (shop_id, job_axle_id, side, kind, ordinal),
+  FOREIGN KEY (shop_id, job_axle_id) REFERENCES job_axle (shop_id, id)
+);
+INSERT INTO component (shop_id, id, job_axle_id, kind, ordinal, removed)
+  SELECT l.shop_id, l.id, k.job_axle_id, 'leaf', l.ordinal, l.removed
+    FROM leaf l JOIN pack k ON k.shop_id = l.shop_id AND k.id = l.pack_id;
+INSERT INTO component (shop_id, id, job_axle_id, kind, ordinal) SELECT shop_id, id, job_id, kind, 1 FROM stack_piece;
+INSERT INTO component (shop_id, id, job_axle_id, kind, ordinal) SELECT shop_id, id, job_id, kind, 1 FROM fastener;
+
+ALTER TABLE reading ADD COLUMN job_axle_id uuid, ADD COLUMN component_id uuid;
+UPDATE reading SET job_axle_id = job_id, component_id = coalesce(leaf_id, stack_piece_id, fastener_id);
+ALTER TABLE reading ALTER COLUMN job_axle_id SET NOT NULL,
+  DROP COLUMN leaf_id, DROP COLUMN stack_piece_id, DROP COLUMN fastener_id,
+  ADD FOREIGN KEY (shop_id, job_id, job_axle_id) REFERENCES job_axle (shop_id, job_id, id),
+  ADD FOREIGN KEY (shop_id, job_axle_id, component_id) REFERENCES component (shop_id, job_axle_id, id);
+DROP INDEX IF EXISTS reading_first_once;
+CREATE UNIQUE INDEX reading_first_once ON reading
+  (shop_id, job_axle_id, point, phase, coalesce(side, ''), coalesce(component_id::text, ''), coalesce(load_state_id::text, ''))
+  WHERE supersedes IS NULL;
+CREATE INDEX reading_of_job_axle ON reading (shop_id, job_axle_id);
+DO $$
+DECLARE c text;
+BEGIN
+  FOR c IN SELECT conname FROM pg_constraint
+            WHERE conrelid = 'finding'::regclass AND contype = 'f' AND confrelid = 'leaf'::regclass
+  LOOP
+    EXECUTE format('ALTER TABLE finding DROP CONSTRAINT %I', c);
+  END LOOP;
+END $$;
+ALTER TABLE finding ADD FOREIGN KEY (shop_id, job_axle_id, leaf_id) REFERENCES component (shop_id, job_axle_id, id);
+DROP TABLE leaf;
+DROP TABLE stack_piece;
+DROP TABLE fastener;
+
+-- A pack without a side is that of both; where the sides differ, one of them has a pack of its own besides.
+ALTER TABLE pack ADD COLUMN side text CHECK (side IN ('left', 'right')),
+  ADD COLUMN own_side text CHECK (own_side IN ('left', 'right')),
+  DROP CONSTRAINT pack_shop_id_job_id_key,
+  ADD CONSTRAINT pack_of_side UNIQUE NULLS NOT DISTINCT (shop_id, job_axle_id, side);
+
+-- What a vehicle stands on besides its axles: nothing, or a coupling at its nose.
+ALTER TABLE vehicle ADD COLUMN form text NOT NULL DEFAULT 'truck' CHECK (form ~ '^[a-z][A-Za-z0-9]{0,39}$');
+-- Where an axle stands, mm behind the first axle or the coupling; null where the wheelbase says it or nobody measured.
+ALTER TABLE axle ADD COLUMN station_mm double precision CHECK (station_mm BETWEEN -5000 AND 20000),
+  ADD COLUMN station_typed text CHECK (length(station_typed) BETWEEN 1 AND 160),
+  ADD CHECK ((station_mm IS NULL) = (station_typed IS NULL));
+
+DO $$
+DECLARE t text;
+BEGIN
+  FOREACH t IN ARRAY ARRAY['job_axle', 'component']
+  LOOP
+    EXECUTE format('ALTER TABLE %I ENABLE ROW LEVEL SECURITY', t);
+    EXECUTE format('ALTER TABLE %I FORCE ROW LEVEL SECURITY', t);
+    EXECUTE format(
+      'CREATE POLICY own_shop ON %I USING (shop_id = nullif(current_setting(''gravelwort.shop'', true), '''')::uuid)', t);
+    EXECUTE format('GRANT SELECT, INSERT, UPDATE ON %I TO gravelwort_app', t);
+  END LOOP;
+END $$;

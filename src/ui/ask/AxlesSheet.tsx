@@ -1,0 +1,177 @@
+'use client';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { type JobAxleAct } from '@/contracts/jobAxle';
+import { type JobView } from '@/contracts/job';
+import { AXLE_NAMES } from '@/core/suspension/names';
+import { Chips } from '../controls/Chips';
+import { Sheet } from '../controls/Sheet';
+import { ProblemNote } from '../job/ProblemNote';
+import { type JobHandle } from '../job/useJob';
+import { useSend } from '../job/useSend';
+import { Length, PlusMinus } from '../measured/Figure';
+import { TypedField, type Typed } from '../measured/TypedField';
+import { useKept } from '../measured/useKept';
+import { ASK_RULES } from './askRules';
+import { AxleFactFields, type AxleFactsDraft } from './AxleFactFields';
+
+/** Axles that can be worked on so far. */
+const WORKED = ['front', 'rear'] as const;
+
+interface Draft extends AxleFactsDraft {
+  /** Made once, so that a second try after a lost answer takes no axle in twice. */
+  id: string;
+  position: (typeof WORKED)[number];
+  wanted: Typed | null;
+  tolerance: Typed | null;
+  leafCount: number;
+}
+
+const emptyDraft = (position: Draft['position']): Draft => ({
+  id: crypto.randomUUID(),
+  position,
+  wanted: null,
+  tolerance: null,
+  leafCount: 4,
+  arrangement: null,
+  axleClass: null,
+  steered: position === 'front',
+});
+
+function bodyOf(draft: Draft): JobAxleAct | undefined {
+  const { id, position, wanted, tolerance, leafCount, arrangement, axleClass, steered } = draft;
+  if (!wanted || !tolerance || !arrangement || !axleClass) return undefined;
+  const ask = { wantedChange: wanted.value, wantedTyped: wanted.typed, guess: null, guessTyped: null };
+  const within = { tolerance: tolerance.value, toleranceTyped: tolerance.typed };
+  return { act: 'add', id, position, leafCount, facts: { arrangement, axleClass, steered }, ...ask, ...within };
+}
+
+/** The axles this job works on; another one of the vehicle is taken in here. */
+export function AxlesSheet({ job }: { job: JobHandle }) {
+  const { view } = job;
+  const router = useRouter();
+  const { busy, problem, run } = useSend();
+  const [draft, setDraft, forget] = useKept<Draft | null>(`${view.job.id}|axles`, null);
+  const set = (part: Partial<Draft>) => draft && setDraft({ ...draft, ...part });
+  const here = view.jobAxles.filter((x) => !x.dropped);
+  const left = view.jobAxles.filter((x) => x.dropped);
+  const free = WORKED.filter((position) => !view.jobAxles.some((x) => x.position === position));
+  const act = (body: JobAxleAct, to?: string) =>
+    run(async () => {
+      await job.send('/axles', 'POST', body);
+      forget();
+      if (to) router.push(to);
+    });
+  const body = draft ? bodyOf(draft) : undefined;
+  const viewOf = (id: string): JobView | JobView['others'][number] | undefined =>
+    id === view.id ? view : view.others.find((v) => v.id === id);
+  return (
+    <Sheet title="Axles of this job">
+      <ul className="rows">
+        {here.map((x) => {
+          const at = viewOf(x.id);
+          return (
+            <li key={x.id}>
+              {x.id === view.id ? (
+                <strong>{AXLE_NAMES[x.position]} axle, this one</strong>
+              ) : (
+                <Link className="link" href={`/jobs/${x.id}/ask`} prefetch={false}>
+                  {AXLE_NAMES[x.position]} axle
+                </Link>
+              )}{' '}
+              {at ? (
+                <span className="muted">
+                  wanted <Length mm={at.job.wantedChange} signed /> <PlusMinus mm={at.job.tolerance} unit={false} />
+                </span>
+              ) : null}{' '}
+              {here.length > 1 ? (
+                <button
+                  type="button"
+                  className="link"
+                  disabled={busy}
+                  onClick={() => {
+                    const stays = here.find((other) => other.id !== x.id)!;
+                    void act({ act: 'drop', id: x.id }, x.id === view.id ? `/jobs/${stays.id}/ask` : undefined);
+                  }}
+                >
+                  leave it out of this job
+                </button>
+              ) : null}
+            </li>
+          );
+        })}
+        {left.map((x) => (
+          <li key={x.id} className="muted">
+            {AXLE_NAMES[x.position]} axle, left out; what was read of it is kept{' '}
+            <button
+              type="button"
+              className="link"
+              disabled={busy}
+              onClick={() => void act({ act: 'takeUp', id: x.id })}
+            >
+              take it up again
+            </button>
+          </li>
+        ))}
+      </ul>
+      {draft ? (
+        <div role="group" aria-label={`Take in the ${draft.position} axle`}>
+          <h3 className="part">{AXLE_NAMES[draft.position]} axle, with leaf springs along the frame</h3>
+          <div className="grid-fields">
+            <TypedField
+              label="Wanted height change there"
+              required
+              rule={ASK_RULES.wanted}
+              value={draft.wanted}
+              draft={`${view.job.id}|axles|wanted`}
+              hint="0 when it is to stay as it is"
+              onChange={(wanted) => set({ wanted })}
+            />
+            <TypedField
+              label="Good enough within ±"
+              spoken="Good enough there, within"
+              required
+              rule={ASK_RULES.tolerance}
+              value={draft.tolerance}
+              draft={`${view.job.id}|axles|tolerance`}
+              onChange={(tolerance) => set({ tolerance })}
+            />
+            <AxleFactFields facts={draft} onChange={set} />
+            <Chips
+              label="Leaves in its pack"
+              shown
+              options={['1', '2', '3', '4', '5', '6', '7', '8', '9'].map((id) => ({ id, name: id }))}
+              value={String(draft.leafCount)}
+              onPick={(count) => set({ leafCount: Number(count) })}
+            />
+          </div>
+          <div className="acts">
+            <button
+              type="button"
+              className="act"
+              disabled={!body || busy}
+              onClick={() => body && void act(body, `/jobs/${draft.id}/measure`)}
+            >
+              Take it in and measure
+            </button>
+            <button type="button" className="act quiet" onClick={forget}>
+              Not this axle
+            </button>
+          </div>
+          {body ? null : (
+            <p className="muted">Needed: wanted change and tolerance there, kind of axle and where its spring lies.</p>
+          )}
+        </div>
+      ) : free.length > 0 ? (
+        <div className="acts">
+          {free.map((position) => (
+            <button key={position} type="button" className="act quiet" onClick={() => setDraft(emptyDraft(position))}>
+              Work on the {position} axle too
+            </button>
+          ))}
+        </div>
+      ) : null}
+      <ProblemNote problem={problem} />
+    </Sheet>
+  );
+}

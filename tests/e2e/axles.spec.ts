@@ -1,0 +1,108 @@
+import { type APIRequestContext } from '@playwright/test';
+import { type JobView } from '@/contracts/job';
+import { expect, test, typeInto } from './shop';
+
+const id = (n: number) => `5a1e0005-0000-4000-8000-000000000f0${n}`;
+const [REAR, FRONT] = [`/jobs/${id(0)}`, `/jobs/${id(1)}`];
+const get = async (request: APIRequestContext, path: string): Promise<JobView> =>
+  (await (await request.get(`/api${path}`)).json()) as JobView;
+
+test('the other axle is taken into a job, measured on its own sheet, left out and taken up again with nothing lost', async ({
+  page,
+  request,
+}) => {
+  const job = '/jobs/5a1e0001-0000-4000-8000-000000000f00';
+  await page.goto(`${job}/ask`);
+  await page.getByRole('button', { name: 'Work on the front axle too' }).click();
+  const form = page.getByRole('group', { name: 'Take in the front axle' });
+  await typeInto(page, 'Wanted height change there', '12');
+  await page.reload();
+  await expect(page.getByLabel('Wanted height change there', { exact: true })).toHaveValue('12');
+  await typeInto(page, 'Good enough there, within', '5');
+  await form.getByRole('combobox', { name: 'Kind of axle' }).click();
+  await page.getByTitle('one-ton, rear').click();
+  await form.getByRole('button', { name: 'over the axle' }).click();
+  await form.getByRole('group', { name: 'Leaves in its pack' }).getByRole('button', { name: '3' }).click();
+  await form.getByRole('button', { name: 'Take it in and measure' }).click();
+  await page.waitForURL(/measure/);
+  await expect(page.getByRole('heading', { name: 'Fish-market flatbed, front axle' })).toBeVisible();
+  await typeInto(page, 'Hub to arch lip, left', '402');
+  const at = page.getByRole('navigation', { name: 'Axle at work' });
+  await expect(at.getByRole('link')).toHaveCount(2);
+  const [rear, front] = await Promise.all([
+    get(request, job),
+    get(request, new URL(page.url()).pathname.replace('/measure', '')),
+  ]);
+  expect(front.leaves).toHaveLength(3);
+  expect(front.readings.map((r) => r.value)).toEqual([402]);
+  expect(rear.readings.some((r) => r.value === 402)).toBe(false);
+  expect(front.plan.id).not.toBe(rear.plan.id);
+  expect(front.job.wantedChange).toBe(12);
+  expect(rear.job).toMatchObject({ wantedChange: 46, complaint: front.job.complaint, version: front.job.version });
+  // A job is closed as a whole: what the other axle lacks is named from here.
+  const closing = await request.post(`/api${job}/closing`, {
+    data: { id: crypto.randomUUID(), closed: true, note: 'x' },
+  });
+  expect(((await closing.json()) as { message: string }).message).toContain('rear: ');
+  await at.getByRole('link', { name: /rear/ }).click();
+  await expect(page.getByRole('heading', { name: 'Fish-market flatbed, rear axle' })).toBeVisible();
+  await page.goto(`${job}/ask`);
+  const rows = page.getByRole('region', { name: 'Axles of this job' }).getByRole('listitem');
+  await rows.filter({ hasText: 'front' }).getByRole('button', { name: 'leave it out' }).click();
+  await expect(page.getByRole('navigation', { name: 'Axle at work' })).toHaveCount(0);
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: 'and its front axle' })).toHaveCount(1);
+  await page.goto(`${job}/ask`);
+  await rows.filter({ hasText: 'front' }).getByRole('button', { name: 'take it up again' }).click();
+  await expect(page.getByRole('navigation', { name: 'Axle at work' }).getByRole('link')).toHaveCount(2);
+  expect((await get(request, `/jobs/${front.id}`)).readings).toHaveLength(1);
+  const last = await request.post(`/api/jobs/5a1e0004-0000-4000-8000-000000000f00/axles`, {
+    data: { act: 'drop', id: '5a1e0004-0000-4000-8000-000000000f00' },
+  });
+  expect(last.status()).toBe(422);
+});
+
+test('rake follows from both axles’ own plans; unlike packs are foretold each for itself, and “the same” takes that back', async ({
+  page,
+  request,
+}) => {
+  await page.goto(`${REAR}/choose`);
+  const level = page.getByRole('region', { name: 'Level and rake' });
+  await expect(level).toContainText('The front axle is told with its own springs and its own plan');
+  const rake = async () => {
+    const cells = level.getByRole('row').filter({ hasText: 'stores aboard' }).getByRole('cell');
+    await expect(cells.nth(2)).toContainText('→');
+    return (await cells.nth(2).innerText()).replaceAll('−', '-').match(/-?\d+/g)!.map(Number);
+  };
+  const [was, will] = await rake();
+  // Nothing done at the front: it no longer follows the rear up.
+  const front = await get(request, FRONT);
+  const cleared = await request.put(`/api${FRONT}/plan`, { data: { version: front.plan.version, changes: [] } });
+  expect(cleared.ok()).toBe(true);
+  await page.reload();
+  await expect(level).toContainText('its own springs as they are');
+  const [before, alone] = await rake();
+  expect(before).toBe(was);
+  expect(alone! - will!).toBeGreaterThan(10);
+
+  await page.goto(`${REAR}/measure`);
+  const leaves = page.getByRole('region', { name: 'Leaf by leaf' });
+  await expect(leaves.getByRole('group', { name: /Leaf \d, left/ })).toHaveCount(5);
+  await expect(leaves.getByRole('group', { name: /Leaf \d, right/ })).toHaveCount(4);
+  await typeInto(page, 'Thickness, leaf 4, right', '8.2');
+  const { own, readings } = await get(request, REAR);
+  expect(readings.find((r) => r.leafId === own!.leaves[3]!.id && r.point === 'leafThickness')!.value).toBe(8.2);
+  await leaves.getByRole('button', { name: 'the same' }).click();
+  await expect(leaves.getByRole('group', { name: /^Leaf \d$/ })).toHaveCount(5);
+  // What belongs to one side's own pack has no place while one pack stands for both.
+  const astray = await request.post(`/api${REAR}/readings`, {
+    data: {
+      ...{ id: crypto.randomUUID(), point: 'leafWidth', phase: 'before', side: 'right', leafId: null, stateId: null },
+      ...{ typed: '60', value: 60, unit: 'mm', rolled: null, instrument: 'caliper', supersedes: null },
+    },
+  });
+  expect(astray.status()).toBe(400);
+  await leaves.getByRole('button', { name: 'different' }).click();
+  await expect(leaves.getByRole('group', { name: /Leaf \d, right/ })).toHaveCount(4);
+  await expect(page.getByLabel('Thickness, leaf 4, right', { exact: true })).toHaveValue('8.2');
+});

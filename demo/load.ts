@@ -1,4 +1,6 @@
 // Loads the demo once, in one transaction, with fixed ids. A second run finds the shop and changes nothing.
+import { newJobSchema } from '@/contracts/ask';
+import { jobAxleActSchema } from '@/contracts/jobAxle';
 import { readingKey, type NewReading } from '@/contracts/reading';
 import { SIDES, type Side } from '@/core/vehicle/side';
 import { pointOf, type PointId } from '@/core/measure/points';
@@ -13,7 +15,7 @@ import { answerSafety, enterTorque, startBuild } from '@/server/build';
 import { editPlan } from '@/server/choose';
 import { addFailure, addFinding, addSideFinding } from '@/server/inspect';
 import { loadJob } from '@/server/jobs';
-import { addReading, beginDay, editPack } from '@/server/measure';
+import { addReading, beginDay, editPack, editSeen } from '@/server/measure';
 import { prove } from '@/server/prove';
 import { storePrediction } from '@/server/predictions';
 import { uniformFrom } from '@/workers/random';
@@ -40,6 +42,7 @@ async function loadAxle(tx: Tx, id: string, demo: DemoAxle, dayId: string, newId
     version: first.pack.version,
     leafCount: first.leaves.length,
   });
+  if (demo.seen) await editSeen(tx, id, { version: first.seenVersion, ...demo.seen });
   const base = states[0]!.id;
   const read = async (
     point: PointId,
@@ -106,7 +109,7 @@ async function loadAxle(tx: Tx, id: string, demo: DemoAxle, dayId: string, newId
 async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
   let count = 0;
   const newId = () => idOf(number, ++count);
-  const { id } = await createJob(tx, { ...demo.ask, id: idOf(number, 0xf00) }, newId);
+  const { id } = await createJob(tx, newJobSchema.parse({ ...demo.ask, id: idOf(number, 0xf00) }), newId);
   const day = { id: idOf(number, 0xd00), phase: 'before' as const, ...demo.day, stance: 'ground' as const };
   await beginDay(tx, id, { ...day, fuelAsBefore: false });
   if (demo.ratings) {
@@ -116,7 +119,7 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
   await loadAxle(tx, id, demo, day.id, newId);
   for (const [k, { take, ...axle }] of (demo.also ?? []).entries()) {
     const at = idOf(number, 0xf01 + k);
-    await actOnAxles(tx, id, { ...take, id: at });
+    await actOnAxles(tx, id, jobAxleActSchema.parse({ ...take, id: at }));
     await loadAxle(tx, at, axle, day.id, newId);
   }
   for (const seen of demo.sideFindings ?? []) await addSideFinding(tx, id, { ...seen, id: newId() });

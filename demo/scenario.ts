@@ -1,9 +1,10 @@
 import { type NewFinding } from '@/contracts/finding';
-import { type NewJob } from '@/contracts/ask';
-import { type JobAxleAct } from '@/contracts/jobAxle';
+import { type NewJobInput } from '@/contracts/ask';
+import { type JobAxleInput } from '@/contracts/jobAxle';
 import { type VehicleEdit } from '@/contracts/vehicle';
 import { type NewTorque } from '@/contracts/torque';
 import { type ChangeRow } from '@/contracts/plan';
+import { type Seen } from '@/contracts/seen';
 import { type PointId } from '@/core/measure/points';
 import { type EyeForm } from '@/core/mechanics/leafpack/eyes';
 
@@ -20,6 +21,8 @@ export interface DemoAxle {
   findings?: Omit<NewFinding, 'id' | 'leafId' | 'place' | 'placeTyped'>[];
   torques?: Omit<NewTorque, 'id'>[];
   uboltBend?: 'tube' | 'pack';
+  /** What is seen of it and not measured. */
+  seen?: Seen;
   pack: DemoPack;
   /** The pack of the right side, where it is unlike the left one's. */
   own?: { pack: DemoPack; once: Texts; leaves: DemoLeaf[] };
@@ -43,14 +46,14 @@ interface DemoPack {
 type DemoLeaf = [thickness: string, front?: string, rear?: string];
 
 export interface DemoJob extends DemoAxle {
-  ask: Omit<NewJob, 'id'>;
+  ask: Omit<NewJobInput, 'id'>;
   /** What the first heights were read in. */
   day: { fuel: number | null; tyrePressure: number | null; tyrePressureTyped: string | null };
   ratings?: VehicleEdit['ratings'];
   sideFindings?: { what: string; urgency: 'now' | 'soon' | 'nextVisit' }[];
   failures?: { place: string; km: number; cause: string }[];
   /** Other axles the same job works on. */
-  also?: (DemoAxle & { take: Omit<Extract<JobAxleAct, { act: 'add' }>, 'id'> })[];
+  also?: (DemoAxle & { take: Omit<Extract<JobAxleInput, { act: 'add' }>, 'id'> })[];
   /** How the hidden truth departs from what was measured; present when the job is proven. */
   truth?: { spread: number; camberShort: number; seed: number };
 }
@@ -515,4 +518,115 @@ const stores: DemoJob = {
   ],
 };
 
-export const JOBS: readonly DemoJob[] = [flatbed, trailer, rescue, cart, stores];
+/** Coils on a beam axle, in front. */
+const tender: DemoJob = {
+  ask: {
+    vehicle: {
+      kind: 'new',
+      name: 'Old fire tender',
+      maker: 'Pellworth & Sons',
+      wheelbase: 2940,
+      wheelbaseTyped: '2940 mm',
+      position: 'front',
+      suspension: 'coilBeam',
+      arrangement: null,
+      axleClass: 'fourByFourFront',
+      steered: true,
+      tankMass: 82,
+      tankMassTyped: '82',
+      tankStation: 2350,
+      tankStationTyped: '2350',
+      use: 'harbour fires and the summer parade; stands on its coils all year',
+      others: [{ position: 'rear', suspension: 'longitudinalLeaf' }],
+    },
+    complaint: 'Nose down and to the left; the left wheel rubs in the ruts of the mole.',
+    wantedChange: 25,
+    wantedTyped: '25',
+    tolerance: 8,
+    toleranceTyped: '8',
+    guess: 30,
+    guessTyped: '30',
+    noBlocks: false,
+    keepUbolts: false,
+    budget: 300,
+    goals: [{ kind: 'lean', target: 0, targetTyped: '0', tolerance: 6, toleranceTyped: '6' }],
+    leafCount: 1,
+    usual: {
+      name: 'crew and pump',
+      items: [
+        { kind: 'crew', name: 'three crew', mass: 240, massTyped: '240', station: 900, stationTyped: '900' },
+        { kind: 'tools', name: 'front pump', mass: 70, massTyped: '70', station: -520, stationTyped: '-520' },
+      ],
+    },
+    wantedIn: 'usual',
+  },
+  day: { fuel: 0.5, tyrePressure: 300, tyrePressureTyped: '300' },
+  ratings: [
+    { part: 'axle', rating: 1900, typed: '1900' },
+    { part: 'tyres', rating: 1820, typed: '1820' },
+  ],
+  seen: { coilEnds: 'closedGround' },
+  pack: { eyeForm: null, seatShape: 'unknown', rusty: false },
+  once: {
+    axleLoad: '1385',
+    otherAxleLoad: '1690',
+    unsprungMass: '240',
+    coilWire: '16.1',
+    coilOutside: '145',
+    coilTurns: '8.5',
+    coilSpacer: '0',
+    coilLean: '4',
+  },
+  left: {
+    hubToLip: '431',
+    groundToHub: '389',
+    groundToLip: '820',
+    coilLength: '279',
+    coilFree: '398',
+    otherAxleLip: '868',
+  },
+  right: {
+    hubToLip: '438',
+    groundToHub: '389',
+    groundToLip: '827',
+    coilLength: '286',
+    coilFree: '404',
+    otherAxleLip: '871',
+  },
+  second: { once: {}, left: { hubToLip: '402', coilLength: '251' }, right: { hubToLip: '409', coilLength: '258' } },
+  leaves: [],
+  findings: [
+    { rule: 'coilBroken', side: 'left', choice: 'none', values: [], note: '' },
+    { rule: 'coilBroken', side: 'right', choice: 'none', values: [], note: '' },
+    {
+      rule: 'coilSag',
+      side: 'left',
+      choice: null,
+      values: [
+        { measure: 'expected', value: 286, typed: '286' },
+        { measure: 'found', value: 279, typed: '279' },
+      ],
+      note: 'against the right side, weight on',
+    },
+    { rule: 'coilSeat', side: 'left', choice: 'pad', values: [], note: 'lower pad gone' },
+    { rule: 'coilClash', side: 'left', choice: 'marks', values: [], note: '' },
+  ],
+  changes: [
+    {
+      kind: 'coil',
+      wire: 16.6,
+      wireTyped: '16.6',
+      outside: 146,
+      outsideTyped: '146',
+      turns: 8.75,
+      turnsTyped: '8.75',
+      free: 424,
+      freeTyped: '424',
+      ends: 'closedGround',
+      used: false,
+      source: 'catalogue',
+    },
+  ],
+};
+
+export const JOBS: readonly DemoJob[] = [flatbed, trailer, rescue, cart, stores, tender];

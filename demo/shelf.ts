@@ -379,6 +379,40 @@ const hangers: Given[] = (['fixedEnd', 'shackleEnd', 'slipper'] as const).flatMa
   })),
 );
 
+/** Wire, outside, turns, free length, price, pieces here. */
+const coils: Given[] = (
+  [
+    ['16', '145', '8.5', '438', 66, 4],
+    ['16.6', '146', '8.75', '424', 71, 2],
+    ['17', '146', '9', '418', 74, 2],
+    ['15.2', '144', '8.5', '452', 58, 0],
+    ['16', '168', '8', '430', 69, 2],
+  ] as const
+).map(([wire, outside, turns, free, price, here]): Given => ({
+  kind: 'coil',
+  name: `Coil ${wire} x ${outside}, ${free} free`,
+  maker: 'Kellund Forge',
+  number: `KW-${wire.replace('.', '')}-${free}`,
+  stock: here,
+  price,
+  days: here > 0 ? 0 : 12,
+  form: 'closedGround',
+  place: 'rack 3',
+  sizes: { wire, outsideDiameter: outside, turns, freeLength: free },
+}));
+
+const coilSpacers: Given[] = ['10', '15', '20', '30'].map((height) => ({
+  kind: 'coilSpacer',
+  name: `Coil spacer ${height}`,
+  maker: 'Kellund Forge',
+  number: `KR-${height}`,
+  stock: 4,
+  price: 11 + Number(height) / 5,
+  days: 0,
+  place: 'drawer 11',
+  sizes: { height },
+}));
+
 function part(given: Given, id: string): PartEdit {
   const { sizes = {}, used, stock } = given;
   const dimensions = (Object.entries(sizes) as [PartDimensionId, string][]).map(([dimension, typed]) => {
@@ -425,4 +459,6 @@ export const demoParts = (idOf: (n: number) => string): PartEdit[] =>
     ...ubolts,
     ...centreBolts,
     ...clips,
+    ...coils,
+    ...coilSpacers,
   ].map((given, k) => part(given, idOf(k + 1)));

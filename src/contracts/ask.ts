@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { GOAL_KINDS } from '@/core/height/goals';
+import { KIND_IDS } from '@/core/suspension/registry';
 import { AXLE_POSITIONS, SUSPENSION_IDS } from '@/core/suspension/names';
 import { id, typed, when } from './basics';
 import { loadItemSchema } from './loads';
 import { axleAskShape } from './jobAxle';
-import { axleClassSchema, axleFacts, tankShape } from './vehicle';
+import { axleFacts, tankShape } from './vehicle';
 
 export const jobSchema = z.object({
   id,
@@ -53,9 +54,8 @@ export const newJobSchema = z.object({
         .max(2)
         .default([]),
       position: z.enum(['front', 'rear']),
-      arrangement: z.enum(['over', 'under']),
-      axleClass: axleClassSchema,
-      steered: z.boolean(),
+      suspension: z.enum(KIND_IDS).default('longitudinalLeaf'),
+      ...axleFacts,
     }),
   ]),
   complaint: z.string().trim().min(1, 'Say what is wrong.').max(500),
@@ -76,6 +76,8 @@ export const newJobSchema = z.object({
 });
 
 export type NewJob = z.infer<typeof newJobSchema>;
+/** As a client sends it: what has a usual value may be left out. */
+export type NewJobInput = z.input<typeof newJobSchema>;
 
 export const askSchema = newJobSchema
   .pick({

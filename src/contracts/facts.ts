@@ -9,11 +9,21 @@ const travel = z
   .nullable()
   .transform((t): { travel: HubTravel | null } => ({ travel: t }));
 
+const coil = z.object({ stress: z.number(), toSolid: z.number(), toLoose: z.number(), straight: z.boolean() });
+
 /** What a stored prediction says of what must fit, out of its immutable result; empty where an older core did not say. */
 export const factsSchema = z
-  .object({ ubolt: z.unknown(), left: travel, right: travel, working: stresses, clamped: stresses })
-  .transform(({ ubolt, left, right, working, clamped }): SolvedFacts => ({
-    ubolt: (ubolt ?? null) as SolvedFacts['ubolt'],
+  .object({
+    ubolt: z.unknown(),
+    left: travel,
+    right: travel,
+    working: stresses,
+    clamped: stresses,
+    coils: z.array(coil),
+  })
+  .transform(({ ubolt, left, right, working, clamped, coils }): SolvedFacts => ({
+    ubolt: (ubolt ?? null) as NonNullable<SolvedFacts['ubolt']> | null,
     travel: worstTravel({ left, right }),
+    ...(coils.length > 0 && { coils }),
     standing: [...working.map((w) => ({ working: w })), ...clamped.map((c) => ({ working: [], clamped: c }))],
   }));

@@ -1,6 +1,5 @@
 import { ruleOf } from '@/core/inspection/rules';
-import { assemble, type Assembled } from '@/core/suspension/longitudinalLeaf/assemble';
-import { workOf } from '@/core/fit/leafWork';
+import { workOf } from '@/core/fit/work';
 import { mustFit, MOVED_ITEMS, type FitVerdict, type Known, type SolvedFacts } from '@/core/fit/mustFit';
 import { AXLE_CLASSES } from '@/core/sheet/axleClass';
 import { axleMassIn } from '@/core/sheet/reading';
@@ -8,7 +7,7 @@ import { type VerdictState } from '@/core/verdict';
 import { type Defect } from './defect';
 import { CHECK_NAMES } from './fitText';
 import { type AxleView } from './job';
-import { sheetOf } from './sheet';
+import { assembledOf, axleSheetOf, type Assembled } from './sheet';
 import { surveyAnswers } from './survey';
 
 /** One thing that must fit before, during or after the work, with how it was settled. */
@@ -43,7 +42,7 @@ export function sameMisfit(a: string, b: string): boolean {
 
 /** What people said, looked at and measured of a job. */
 export function knownOf(view: AxleView, refused: Known['refused']): Known {
-  const sheet = sheetOf(view);
+  const sheet = axleSheetOf(view);
   const masses = sheet.states.flatMap((state) => axleMassIn(sheet, state) ?? []);
   return {
     answer: (item) => view.safety.find((s) => s.item === item)?.answer ?? 'notChecked',
@@ -59,7 +58,7 @@ export function knownOf(view: AxleView, refused: Known['refused']): Known {
 export const checkRows = (
   view: AxleView,
   facts: SolvedFacts | null,
-  { input, refused }: Pick<Assembled, 'input' | 'refused'> = assemble(sheetOf(view)),
+  { input, refused }: Pick<Assembled, 'input' | 'refused'> = assembledOf(view),
 ): FitVerdict[] => mustFit(workOf(input), facts, knownOf(view, refused));
 
 const TOLD_ONLY: ReadonlySet<string> = new Set(MOVED_ITEMS);

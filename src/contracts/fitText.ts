@@ -38,6 +38,10 @@ export const SAFETY_TEXT: Record<SafetyItem, { name: string; why: string }> = {
 
 /** Names of everything that must fit. */
 export const CHECK_NAMES: Record<FitItem, string> = {
+  coilStress: 'Stress of the wire',
+  coilBind: 'Coil is not solid before the stop',
+  coilLoose: 'Coil stays in its seats at droop',
+  coilBow: 'Coil stays straight',
   threads: 'U-bolts: three threads beyond the nut',
   runOut: 'U-bolts: nut stays on the thread',
   stress: 'Stress of the leaves',

@@ -18,6 +18,7 @@ import { pressRunSchema } from './press';
 import { daySchema, readingSchema } from './reading';
 import { safetySchema } from './safety';
 import { failureSchema, sideFindingSchema } from './sideFinding';
+import { storedSeenSchema } from './seen';
 import { surveySchema } from './surveyRow';
 import { torqueReadingSchema, torqueSchema } from './torque';
 import { axleSchema, vehicleAxleSchema, vehicleSchema } from './vehicle';
@@ -29,6 +30,9 @@ export const axleViewSchema = z.object({
   job: jobSchema,
   vehicle: vehicleSchema,
   axle: axleSchema,
+  /** What is seen of it, and the version an edit is begun on. */
+  seen: storedSeenSchema,
+  seenVersion: z.number(),
   /** All axles of the vehicle, this one among them. */
   axles: z.array(vehicleAxleSchema),
   /** The axles this job works on, in the order they were taken up. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { KIND_IDS } from '@/core/suspension/registry';
 import { AXLE_POSITIONS, SUSPENSION_IDS } from '@/core/suspension/names';
 import { id, typed } from './basics';
 import { axleFacts } from './vehicle';
@@ -35,6 +36,8 @@ export const jobAxleActSchema = z.discriminatedUnion('act', [
     act: z.literal('add'),
     id,
     position: z.enum(['front', 'rear']),
+    /** Of an axle nobody has written down yet. */
+    suspension: z.enum(KIND_IDS).default('longitudinalLeaf'),
     /** Of an axle that nobody has looked at before. */
     facts: z.object(axleFacts).nullable().default(null),
     leafCount: z.number().int().min(1).max(20),
@@ -43,3 +46,4 @@ export const jobAxleActSchema = z.discriminatedUnion('act', [
 ]);
 
 export type JobAxleAct = z.infer<typeof jobAxleActSchema>;
+export type JobAxleInput = z.input<typeof jobAxleActSchema>;

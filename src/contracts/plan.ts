@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
+import { type KindId } from '@/core/suspension/registry';
 import { SCHOOLS } from '@/core/selection/schools';
 import { typed } from './basics';
 
@@ -50,8 +52,34 @@ export const changeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('block'), height: length(0, 300), heightTyped: typed, ...from }),
   z.object({ kind: z.literal('shackle'), length: length(30, 300), lengthTyped: typed, ...from }),
   z.object({ kind: z.literal('overAxle'), height: length(0, 300), heightTyped: typed }),
+  z.object({
+    kind: z.literal('coil'),
+    wire: length(4, 45),
+    wireTyped: typed,
+    outside: length(40, 350),
+    outsideTyped: typed,
+    turns: length(2, 30),
+    turnsTyped: typed,
+    free: length(80, 1000),
+    freeTyped: typed,
+    ends: z.enum(COIL_ENDS),
+    used: z.boolean(),
+    source: z.enum(['measured', 'catalogue']),
+    ...from,
+  }),
+  z.object({ kind: z.literal('spacer'), height: length(0, 150), heightTyped: typed, ...from }),
 ]);
 export type ChangeRow = z.infer<typeof changeSchema>;
+export type ChangeKind = ChangeRow['kind'];
+
+/** What may be planned on an axle of each kind. */
+export const CHANGE_KINDS = {
+  longitudinalLeaf: ['addLeaf', 'removeLeaf', 'pack', 'rearch', 'eyes', 'block', 'shackle', 'overAxle'],
+  coilBeam: ['coil', 'spacer'],
+} as const satisfies Record<KindId, readonly ChangeKind[]>;
+export type ChangeOf<K extends KindId> = Extract<ChangeRow, { kind: (typeof CHANGE_KINDS)[K][number] }>;
+export const changesOfKind = <K extends KindId>(kind: K, changes: readonly ChangeRow[]): ChangeOf<K>[] =>
+  changes.filter((c): c is ChangeOf<K> => (CHANGE_KINDS[kind] as readonly ChangeKind[]).includes(c.kind));
 
 /** A plan of a job as it is listed: by its name, with what it changes. */
 export const planNameSchema = z.object({

@@ -23,6 +23,10 @@ export function changeText(change: ChangeRow): string {
       return change.height === 0 ? 'block out' : (part ?? `block ${mm(change.heightTyped)}`);
     case 'shackle':
       return part ?? `shackle ${mm(change.lengthTyped)}`;
+    case 'coil':
+      return part ?? `other coils, wire ${mm(change.wireTyped)}, free ${mm(change.freeTyped)}`;
+    case 'spacer':
+      return change.height === 0 ? 'seat spacers out' : (part ?? `seat spacers ${mm(change.heightTyped)}`);
     case 'overAxle':
       return `over the axle, perch ${mm(change.heightTyped)}`;
   }

@@ -1,11 +1,19 @@
+import { type PointId } from '@/core/measure/points';
+import { type AxleSheet, type SheetReading } from '@/core/sheet/reading';
+import { assembleCoil, type CoilAxleSheet } from '@/core/suspension/coilBeam/assemble';
+import { COIL_SHEET } from '@/core/suspension/coilBeam/points';
+import { type Assembly } from '@/core/suspension/kind';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
+import { LEAF_SHEET } from '@/core/suspension/longitudinalLeaf/points';
 import { type PlannedChange, type Sheet } from '@/core/suspension/longitudinalLeaf/sheet';
+import { type AxleInput, type KindId } from '@/core/suspension/registry';
 import { SIDES } from '@/core/vehicle/side';
 import { type AxleView } from './job';
 import { readingKey, type ReadingRow } from './reading';
-import { type ChangeRow } from './plan';
+import { changesOfKind, type ChangeOf, type ChangeRow } from './plan';
 
-/** A line of a plan as the core reads it. */
-export const planned = (change: ChangeRow): PlannedChange => {
+/** A line of a leaf spring's plan as the core reads it. */
+export const planned = (change: ChangeOf<'longitudinalLeaf'>): PlannedChange => {
   switch (change.kind) {
     case 'addLeaf': {
       const { kind, front, rear, thickness, camber, source, camberKnown } = change;
@@ -50,23 +58,61 @@ export function readingsAround(view: Around): ReadingRow[] {
   return [...view.readings, ...lent.filter((r) => !there.has(readingKey(r)))];
 }
 
-/** The measuring sheet of a job as the core reads it; `changes` overrides the stored plan for a preview. */
+/** What is known of a job's axle and its vehicle, whatever carries it. */
+export const axleSheetOf = (view: Around): AxleSheet<PointId> => ({
+  axle: view.axle,
+  wheelbase: view.vehicle.wheelbase,
+  readings: readingsAround(view).map((r) => ({ ...r, fuel: view.days.find((d) => d.id === r.dayId)?.fuel ?? null })),
+  states: view.states,
+});
+
+const ofPoints = <P extends PointId>(readings: AxleSheet<PointId>['readings'], points: Record<P, unknown>) =>
+  readings.filter((r): r is SheetReading<P> => r.point in points);
+
+/** The measuring sheet of an axle on leaf springs; `changes` overrides the stored plan for a preview. */
 export function sheetOf(view: Around, changes: readonly ChangeRow[] = view.plan.changes): Sheet {
+  const common = axleSheetOf(view);
+  const { position, axleClass, arrangement } = view.axle;
   return {
-    axle: view.axle,
-    wheelbase: view.vehicle.wheelbase,
+    ...common,
+    readings: ofPoints(common.readings, LEAF_SHEET),
+    // Every leaf axle of a job says it; the border takes none without.
+    axle: { position, axleClass, arrangement: arrangement ?? 'over' },
     pack: view.pack,
     leafIds: view.leaves.map((leaf) => leaf.id),
     ...(view.own && {
       own: { side: view.own.pack.side!, pack: view.own.pack, leafIds: view.own.leaves.map((leaf) => leaf.id) },
     }),
-    readings: readingsAround(view).map((r) => ({ ...r, fuel: view.days.find((d) => d.id === r.dayId)?.fuel ?? null })),
-    states: view.states,
-    changes: changes.map(planned),
+    changes: changesOfKind('longitudinalLeaf', changes).map(planned),
     ...brokenLeaves(view),
     press: view.pressRuns,
   };
 }
+
+/** The same of an axle on coils. */
+export function coilSheetOf(view: Around, changes: readonly ChangeRow[] = view.plan.changes): CoilAxleSheet {
+  const common = axleSheetOf(view);
+  const { position, axleClass } = view.axle;
+  return {
+    ...common,
+    readings: ofPoints(common.readings, COIL_SHEET),
+    axle: { position, axleClass },
+    ends: view.seen.coilEnds,
+    changes: changesOfKind('coilBeam', changes).map(({ kind, ...change }) =>
+      'height' in change ? { kind: 'spacer', height: change.height } : { kind: 'coil', ...change },
+    ),
+  };
+}
+
+/** Readings put together, of any kind of axle. */
+export type Assembled = Assembly<AxleInput, PointId>;
+
+const ASSEMBLE: Record<KindId, (view: Around, changes?: readonly ChangeRow[]) => Assembled> = {
+  longitudinalLeaf: (view, changes) => assemble(sheetOf(view, changes)),
+  coilBeam: (view, changes) => assembleCoil(coilSheetOf(view, changes)),
+};
+export const assembledOf = (view: Around, changes?: readonly ChangeRow[]): Assembled =>
+  ASSEMBLE[view.axle.suspension](view, changes);
 
 /** Leaves that the inspection found broken: at a stated place, the main leaf wherever, and those of which nobody said where. */
 function brokenLeaves(view: AxleView): Pick<Sheet, 'broken' | 'brokenMain' | 'brokenUnplaced'> {

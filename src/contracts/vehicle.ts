@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { AXLE_CLASSES, type AxleClass } from '@/core/sheet/axleClass';
+import { KIND_IDS } from '@/core/suspension/registry';
 import { AXLE_POSITIONS, SUSPENSION_IDS } from '@/core/suspension/names';
 import { RATED_PARTS } from '@/core/vehicle/rating';
 import { id, typed, when } from './basics';
@@ -25,13 +26,17 @@ export const vehicleSchema = z.object({
 
 export type Vehicle = z.infer<typeof vehicleSchema>;
 
-/** What a job on a leaf-sprung axle must know of it. */
-export const axleFacts = { arrangement: z.enum(['over', 'under']), axleClass: axleClassSchema, steered: z.boolean() };
+/** What a job must know of its axle; where a spring lies is asked of leaf springs only. */
+export const axleFacts = {
+  arrangement: z.enum(['over', 'under']).nullable(),
+  axleClass: axleClassSchema,
+  steered: z.boolean(),
+};
 
 export const axleSchema = z.object({
   id,
   position: z.enum(['front', 'rear']),
-  suspension: z.literal('longitudinalLeaf'),
+  suspension: z.enum(KIND_IDS),
   ...axleFacts,
 });
 
@@ -49,8 +54,9 @@ export type VehicleAxle = z.infer<typeof vehicleAxleSchema>;
 export const knownAxleSchema = z.object({
   id,
   position: z.enum(AXLE_POSITIONS),
+  suspension: z.enum(KIND_IDS),
   /** null where nobody has looked. */
-  arrangement: axleFacts.arrangement.nullable(),
+  arrangement: axleFacts.arrangement,
   axleClass: axleFacts.axleClass.nullable(),
   steered: axleFacts.steered.nullable(),
   vehicle: vehicleSchema.pick({ id: true, name: true, maker: true }),

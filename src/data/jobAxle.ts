@@ -1,5 +1,6 @@
 // The axles a job works on, and what each is made of. Stations, readings and plans are those of one axle of a job.
 import { jobAxleSchema, type AxleAsk } from '@/contracts/jobAxle';
+import { SEEN_VERSION, storedSeenSchema, type Seen } from '@/contracts/seen';
 import { type Side } from '@/core/vehicle/side';
 import { z } from 'zod';
 import { type Tx } from './client';
@@ -24,6 +25,22 @@ export const jobAxles = (tx: Tx, id: string) =>
       WHERE x.job_id = ${JOB_OF} ORDER BY x.ordinal`,
     [id],
   );
+
+/** What is seen of the axle, with its version. */
+export const jobSeen = (tx: Tx, id: string) =>
+  tx.rows(
+    z.object({ seen: storedSeenSchema, seenVersion: z.number() }),
+    'SELECT seen, seen_version AS "seenVersion" FROM job_axle WHERE id = $1',
+    [id],
+  );
+
+/** 0 rows when it is another version by now. */
+export const updateSeen = (tx: Tx, id: string, version: number, seen: Seen) =>
+  tx.run('UPDATE job_axle SET seen = $3, seen_version = seen_version + 1 WHERE id = $1 AND seen_version = $2', [
+    id,
+    version,
+    { ...seen, schemaVersion: SEEN_VERSION },
+  ]);
 
 /** Takes an axle into a job behind those it has; a second try changes nothing. */
 export const insertJobAxle = (tx: Tx, id: string, jobId: string, axleId: string, ask: AxleAsk) =>

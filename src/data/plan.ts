@@ -17,14 +17,11 @@ import { JOB_OF } from './jobAxle';
 
 const headSchema = planSchema.omit({ changes: true });
 
-/** Column rows carry nulls where a kind has no such dimension; only a pack may not know its eyes. */
-const changeRow = z
-  .looseObject({ kind: z.string() })
-  .transform(({ kind, ...row }): Record<string, unknown> => ({
-    kind,
-    ...(kind === 'pack' && { form: null, bore: null }),
-    ...Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null)),
-  }))
+/** Changes as they were stored: the only version so far. */
+const STORED_CHANGE = 1;
+const storedChange = z
+  .looseObject({ schemaVersion: z.literal(STORED_CHANGE) })
+  .transform(({ schemaVersion, ...change }) => change)
   .pipe(changeSchema);
 
 const listedSchema = headSchema.extend({ current: z.boolean() });
@@ -43,21 +40,13 @@ export async function jobPlans(
       [jobAxleId],
     ),
     tx.rows(
-      changeRow.and(z.object({ planId: z.uuid() })),
-      `SELECT plan_id AS "planId", kind, front_mm AS front, front_typed AS "frontTyped", rear_mm AS rear, rear_typed AS "rearTyped",
-            thickness_mm AS thickness, thickness_typed AS "thicknessTyped", camber_mm AS camber,
-            camber_typed AS "camberTyped", source, height_mm AS height, height_typed AS "heightTyped",
-            length_mm AS length, length_typed AS "lengthTyped", leaf_number AS leaf, leaf_typed AS "leafTyped", form,
-            bore_mm AS bore, width_mm AS width, used, by_free_arch AS "byFreeArch", camber_known AS "camberKnown", part_id AS "partId", part_name AS "partName",
-            (SELECT json_agg(json_build_object('front', l.front_mm, 'rear', l.rear_mm, 'thickness', l.thickness_mm,
-                                               'camber', l.camber_mm, 'camberKnown', l.camber_known) ORDER BY l.ordinal)
-               FROM plan_leaf l WHERE l.shop_id = c.shop_id AND l.plan_id = c.plan_id AND l.change = c.ordinal) AS leaves
-       FROM plan_change c WHERE plan_id IN (SELECT id FROM plan WHERE job_axle_id = $1) ORDER BY plan_id, ordinal`,
+      z.object({ planId: z.uuid(), change: storedChange }),
+      `SELECT plan_id AS "planId", change FROM plan_change
+        WHERE plan_id IN (SELECT id FROM plan WHERE job_axle_id = $1) ORDER BY plan_id, ordinal`,
       [jobAxleId],
     ),
   ]);
-  const changes = (id: string): ChangeRow[] =>
-    rows.filter((row) => row.planId === id).map(({ planId, ...change }) => change as ChangeRow);
+  const changes = (id: string): ChangeRow[] => rows.filter((row) => row.planId === id).map(({ change }) => change);
   const plans = heads.map(({ id, name, version, current }) => ({ id, name, version, current, changes: changes(id) }));
   const head = heads.find((h) => h.current);
   if (!head) return { plan: undefined, plans };
@@ -96,34 +85,19 @@ export const claimPlan = (tx: Tx, planId: string, version: number) =>
   );
 
 export async function replaceChanges(tx: Tx, planId: string, changes: readonly ChangeRow[]): Promise<void> {
-  await tx.run('DELETE FROM plan_leaf WHERE plan_id = $1', [planId]);
   await tx.run('DELETE FROM plan_change WHERE plan_id = $1', [planId]);
-  const rows = changes.map((change, ordinal) => {
-    const c: Partial<Record<string, unknown>> = change;
-    return {
-      ...{ plan_id: planId, ordinal, kind: change.kind, source: c.source, form: c.form, used: c.used },
-      ...{ front_mm: c.front, front_typed: c.frontTyped, rear_mm: c.rear, rear_typed: c.rearTyped },
-      ...{ thickness_mm: c.thickness, thickness_typed: c.thicknessTyped, camber_mm: c.camber },
-      ...{ camber_typed: c.camberTyped, camber_known: c.camberKnown, by_free_arch: c.byFreeArch },
-      ...{ height_mm: c.height, height_typed: c.heightTyped, length_mm: c.length, length_typed: c.lengthTyped },
-      ...{ leaf_number: c.leaf, leaf_typed: c.leafTyped, bore_mm: c.bore, width_mm: c.width },
-      ...{ part_id: c.partId, part_name: c.partName },
-    };
-  });
+  const rows = changes.map((change, ordinal) => ({
+    ...{ plan_id: planId, ordinal, kind: change.kind, part_id: 'partId' in change ? change.partId : undefined },
+    change: { ...change, schemaVersion: STORED_CHANGE },
+  }));
   await insertRows(tx, 'plan_change', rows);
-  const leaves = changes.flatMap((change, k) =>
-    (change.kind === 'pack' ? change.leaves : []).map((leaf, ordinal) => ({
-      ...{ plan_id: planId, change: k, ordinal, front_mm: leaf.front, rear_mm: leaf.rear },
-      ...{ thickness_mm: leaf.thickness, camber_mm: leaf.camber, camber_known: leaf.camberKnown },
-    })),
-  );
-  await insertRows(tx, 'plan_leaf', leaves);
 }
 
 /** What must fit, out of the immutable result: never the whole drawing and curves. */
 const FACTS = `json_build_object('ubolt', f.result -> 'prediction' -> 'ubolt',
   'left', nullif(f.result -> 'prediction' -> 'sides' -> 'left' -> 'travel', 'null'),
   'right', nullif(f.result -> 'prediction' -> 'sides' -> 'right' -> 'travel', 'null'),
+  'coils', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built ? (exists(@.toSolid))'),
   'working', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.peakStress'),
   'clamped', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.clampStress'))`;
 

@@ -43,6 +43,12 @@ const SUBJECT: Partial<Record<NewReading['point'], string>> = {
   uboltPitch: 'uBolt',
   uboltThreaded: 'uBolt',
   uboltNut: 'uBolt',
+  coilLength: 'coil',
+  coilWire: 'coil',
+  coilOutside: 'coil',
+  coilTurns: 'coil',
+  coilFree: 'coil',
+  coilSpacer: 'spacer',
 };
 
 /**

@@ -1,6 +1,7 @@
 import { knownAxleSchema, vehicleAxleSchema, type Vehicle, type VehicleEdit } from '@/contracts/vehicle';
 import { personSchema } from '@/contracts/person';
 import { type AxlePosition, type Suspension } from '@/core/suspension/names';
+import { KIND_IDS, type KindId } from '@/core/suspension/registry';
 import { personUnitSchema, type PersonUnit } from '@/contracts/units';
 import { z } from 'zod';
 import { type Tx } from './client';
@@ -41,13 +42,14 @@ export const VEHICLE = `v.id, v.name, v.maker, v.wheelbase_mm AS wheelbase, v.wh
   v.tank_station_typed AS "tankStationTyped", v.use, v.version, v.updated_at AS "updatedAt",
   (SELECT e.name FROM person e WHERE e.shop_id = v.shop_id AND e.id = v.updated_by) AS "updatedBy"`;
 
-/** Every leaf-sprung axle of the shop with its vehicle: those a job may be for. */
+/** Every axle of the shop with its vehicle that a job may be for. */
 export const shopAxles = (tx: Tx) =>
   tx.rows(
     knownAxleSchema,
-    `SELECT a.id, a.position, a.arrangement, a.class AS "axleClass", a.steered, json_build_object('id', v.id, 'name', v.name, 'maker', v.maker) AS vehicle
+    `SELECT a.id, a.position, a.suspension, a.arrangement, a.class AS "axleClass", a.steered, json_build_object('id', v.id, 'name', v.name, 'maker', v.maker) AS vehicle
        FROM axle a JOIN vehicle v ON v.shop_id = a.shop_id AND v.id = a.vehicle_id
-      WHERE a.suspension = 'longitudinalLeaf' ORDER BY v.name, a.position`,
+      WHERE a.suspension = ANY($1) ORDER BY v.name, a.position`,
+    [KIND_IDS],
   );
 
 /** All axles of a vehicle with their ratings. */
@@ -60,6 +62,13 @@ export const vehicleAxles = (tx: Tx, vehicleId: string) =>
        FROM axle a WHERE a.vehicle_id = $1 ORDER BY a.position`,
     [vehicleId],
   );
+
+/** What was looked at of an axle; where its spring lies is said of leaf springs only. */
+interface AxleFacts {
+  arrangement: string | null;
+  axleClass: string;
+  steered: boolean;
+}
 
 type NewVehicle = Omit<Vehicle, 'version' | 'updatedBy' | 'updatedAt'>;
 
@@ -93,16 +102,16 @@ export const updateVehicle = (tx: Tx, id: string, v: VehicleEdit) =>
 
 export const insertAxle = (
   tx: Tx,
-  a: { id: string; vehicleId: string; position: string; arrangement: string; axleClass: string; steered: boolean },
+  a: { id: string; vehicleId: string; position: string; suspension: KindId } & AxleFacts,
 ) =>
   tx.run(
     `INSERT INTO axle (shop_id, id, vehicle_id, position, suspension, arrangement, class, steered)
-     VALUES ($1, $2, $3, $4, 'longitudinalLeaf', $5, $6, $7)`,
-    [tx.shop, a.id, a.vehicleId, a.position, a.arrangement, a.axleClass, a.steered],
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
+    [tx.shop, a.id, a.vehicleId, a.position, a.suspension, a.arrangement, a.axleClass, a.steered],
   );
 
 /** What was looked at of an axle that was only written down so far; facts already there stay. */
-export const learnAxle = (tx: Tx, id: string, a: { arrangement: string; axleClass: string; steered: boolean }) =>
+export const learnAxle = (tx: Tx, id: string, a: AxleFacts) =>
   tx.run(
     `UPDATE axle SET arrangement = coalesce(arrangement, $2), class = coalesce(class, $3), steered = coalesce(steered, $4)
       WHERE id = $1`,

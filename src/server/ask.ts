@@ -5,10 +5,11 @@ import { type JobView } from '@/contracts/job';
 import { type LoadItem, type LoadsEdit } from '@/contracts/loads';
 import { type NewKitItem, type newFeatureSchema } from '@/contracts/kit';
 import { type AxleAsk, type JobAxleAct } from '@/contracts/jobAxle';
-import { type VehicleEdit } from '@/contracts/vehicle';
+import { type KnownAxle, type VehicleEdit } from '@/contracts/vehicle';
 import { conflict, notFound, ProblemError } from '@/contracts/problem';
 import { lumped } from '@/core/sheet/reading';
 import { SUSPENSIONS } from '@/core/suspension/names';
+import { KIND_IDS, type KindId } from '@/core/suspension/registry';
 import { type Tx } from '@/data/client';
 import { insertFeature, putKitItem } from '@/data/inspect';
 import * as jobs from '@/data/job';
@@ -49,6 +50,7 @@ export async function createJob(tx: Tx, given: NewJob, newId: () => string = ran
   // A second try after a lost answer.
   if ((await jobs.jobRow(tx, given.id)).length > 0) return { id: given.id };
   let axleId: string;
+  let suspension: KindId;
   if (given.vehicle.kind === 'known') {
     axleId = given.vehicle.axleId;
     const known = (await shopAxles(tx)).find((a) => a.id === axleId);
@@ -59,17 +61,16 @@ export async function createJob(tx: Tx, given: NewJob, newId: () => string = ran
         message: 'A second rear axle cannot be measured and predicted here yet; it stays in the vehicle’s record.',
         field: 'vehicle',
       });
-    if (given.vehicle.facts) await learnAxle(tx, axleId, given.vehicle.facts);
-    else if (known.arrangement === null || known.axleClass === null || known.steered === null)
-      throw new ProblemError(422, {
-        code: 'bad-input',
-        message:
-          'Nobody has looked at this axle yet: say whether the spring lies over or under it, what kind it is and whether it steers.',
-        field: 'vehicle.facts',
-      });
+    suspension = known.suspension;
+    if (given.vehicle.facts) {
+      checkFacts(suspension, given.vehicle.facts, 'vehicle.facts');
+      await learnAxle(tx, axleId, given.vehicle.facts);
+    } else if (!looked(known)) throw unlooked('vehicle.facts');
   } else {
     const vehicleId = newId();
     axleId = newId();
+    suspension = given.vehicle.suspension;
+    checkFacts(suspension, given.vehicle, 'vehicle');
     await insertVehicle(tx, { ...given.vehicle, id: vehicleId });
     await insertAxle(tx, { ...given.vehicle, id: axleId, vehicleId });
     for (const { position, suspension } of given.vehicle.others)
@@ -77,7 +78,11 @@ export async function createJob(tx: Tx, given: NewJob, newId: () => string = ran
   }
   await jobs.insertJob(tx, given);
   // The first axle of a job has the job's own id.
-  await takeInAxle(tx, { id: given.id, jobId: given.id, axleId, ask: given, leafCount: given.leafCount }, newId);
+  await takeInAxle(
+    tx,
+    { id: given.id, jobId: given.id, axleId, suspension, ask: given, leafCount: given.leafCount },
+    newId,
+  );
   await jobs.replaceGoals(tx, given.id, given.goals);
   const today = {
     jobId: given.id,
@@ -98,21 +103,53 @@ export async function createJob(tx: Tx, given: NewJob, newId: () => string = ran
   return { id: given.id };
 }
 
+/** Parts an axle of each kind begins with: one kind that is counted, and those there once. */
+const MADE_OF: Record<KindId, { counted: string | null; once: readonly string[] }> = {
+  longitudinalLeaf: { counted: 'leaf', once: ['tube', 'perch', 'block', 'uBolt', 'centreBolt'] },
+  coilBeam: { counted: null, once: ['coil', 'spacer'] },
+};
+
+/** Whether somebody has looked at an axle far enough to work on it. */
+const looked = (axle: Pick<KnownAxle, 'suspension' | 'arrangement' | 'axleClass' | 'steered'>): boolean =>
+  axle.axleClass !== null &&
+  axle.steered !== null &&
+  (axle.arrangement !== null || axle.suspension !== 'longitudinalLeaf');
+
+const unlooked = (field: string) =>
+  new ProblemError(422, {
+    code: 'bad-input',
+    message:
+      'Nobody has looked at this axle yet: say whether the spring lies over or under it, what kind it is and whether it steers.',
+    field,
+  });
+
+/** A leaf spring lies over or under its axle. */
+function checkFacts(suspension: KindId, facts: { arrangement: string | null }, field: string): void {
+  if (suspension === 'longitudinalLeaf' && facts.arrangement === null) throw unlooked(field);
+}
+
 interface TakeIn {
   id: string;
   jobId: string;
   axleId: string;
+  suspension: KindId;
   ask: AxleAsk;
   leafCount: number;
 }
 
 /** Takes an axle into a job with all it needs to be measured and planned. */
-async function takeInAxle(tx: Tx, { id, jobId, axleId, ask, leafCount }: TakeIn, newId: () => string): Promise<void> {
+async function takeInAxle(
+  tx: Tx,
+  { id, jobId, axleId, suspension, ask, leafCount }: TakeIn,
+  newId: () => string,
+): Promise<void> {
   if ((await insertJobAxle(tx, id, jobId, axleId, ask)) === 0) return;
   await jobs.insertPack(tx, newId(), id);
-  for (let ordinal = 1; ordinal <= leafCount; ordinal++) await putComponent(tx, newId(), id, { kind: 'leaf', ordinal });
-  for (const kind of ['tube', 'perch', 'block', 'uBolt', 'centreBolt'])
-    await putComponent(tx, newId(), id, { kind, ordinal: 1 });
+  const { counted, once } = MADE_OF[suspension];
+  if (counted)
+    for (let ordinal = 1; ordinal <= leafCount; ordinal++)
+      await putComponent(tx, newId(), id, { kind: counted, ordinal });
+  for (const kind of once) await putComponent(tx, newId(), id, { kind, ordinal: 1 });
   await plans.insertPlan(tx, newId(), id);
 }
 
@@ -135,27 +172,28 @@ export async function actOnAxles(tx: Tx, id: string, given: JobAxleAct): Promise
     await dropJobAxle(tx, again.id, false);
     return loadJob(tx, id);
   }
-  if (found && found.suspension !== 'longitudinalLeaf')
+  const suspension = found ? KIND_IDS.find((kind) => kind === found.suspension) : given.suspension;
+  if (!suspension)
     throw new ProblemError(422, {
       code: 'not-yet',
-      message: `This axle is written down with ${SUSPENSIONS[found.suspension]}; only leaf springs along the frame can be worked on here yet.`,
+      message: `This axle is written down with ${SUSPENSIONS[found!.suspension]}, which cannot be worked on here yet.`,
       field: 'axle',
     });
   const known = found && (await shopAxles(tx)).find((a) => a.id === found.id);
-  const looked = known && known.arrangement !== null && known.axleClass !== null && known.steered !== null;
-  if (!looked && !given.facts)
-    throw new ProblemError(422, {
-      code: 'bad-input',
-      message:
-        'Nobody has looked at this axle yet: say whether the spring lies over or under it, what kind it is and whether it steers.',
-      field: 'facts',
-    });
+  if (!(known && looked(known)) && !given.facts) throw unlooked('facts');
+  if (given.facts) checkFacts(suspension, given.facts, 'facts');
   const axleId = found?.id ?? randomUUID();
   if (found && given.facts) await learnAxle(tx, axleId, given.facts);
   if (!found)
-    await insertAxle(tx, { ...given.facts!, id: axleId, vehicleId: view.vehicle.id, position: given.position });
-  const { act, id: newAxle, position, facts, leafCount, ...ask } = given;
-  await takeInAxle(tx, { id: newAxle, jobId: view.job.id, axleId, ask, leafCount }, randomUUID);
+    await insertAxle(tx, {
+      ...given.facts!,
+      id: axleId,
+      vehicleId: view.vehicle.id,
+      position: given.position,
+      suspension,
+    });
+  const { id: newAxle, leafCount } = given;
+  await takeInAxle(tx, { id: newAxle, jobId: view.job.id, axleId, suspension, ask: given, leafCount }, randomUUID);
   return loadJob(tx, id);
 }
 

@@ -6,12 +6,11 @@ import { missingBeforeHeights } from '@/contracts/gates';
 import { type JobView } from '@/contracts/job';
 import { leftOpenOfJob } from '@/contracts/openList';
 import { notFound, ProblemError } from '@/contracts/problem';
-import { sheetOf } from '@/contracts/sheet';
+import { assembledOf } from '@/contracts/sheet';
 import { type NewTorque, type NewTorqueReading } from '@/contracts/torque';
 import { boltsOf, notFinal, RETORQUE } from '@/core/fastener/joints';
-import { missingFor } from '@/core/suspension/longitudinalLeaf/missing';
-import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
-import { factsOf } from '@/core/fit/leafWork';
+import { lacksOf } from '@/core/suspension/registry';
+import { factsOf } from '@/core/fit/work';
 import { SUPPORT_ITEMS } from '@/core/procedure/safety';
 import { parseMeasured } from '@/core/units/parse';
 import { TORQUE_READING_RULE, TORQUE_RULE } from '@/core/units/rules';
@@ -35,11 +34,10 @@ export async function answerSafety(
 
 /** Everything that must fit, solved anew from the readings as they stand; never taken from the browser or from an older solve. */
 async function fitNow(view: JobView): Promise<FitRow[]> {
-  const assembled = assemble(sheetOf(view));
-  if (missingFor(assembled.input).length > 0) return fitRows(view, null, assembled);
+  const assembled = assembledOf(view);
+  if (lacksOf(assembled.input).length > 0) return fitRows(view, null, assembled);
   try {
     const prediction = await solveCentral(assembled.input);
-    if (prediction.kind !== 'longitudinalLeaf') return fitRows(view, null, assembled);
     return fitRows(view, factsOf(prediction), assembled);
   } catch (error) {
     if (!(error instanceof ProblemError) || error.problem.code !== 'unsolvable') throw error;

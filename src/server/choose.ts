@@ -1,15 +1,17 @@
 // Choose: the plan of a job, the parts that could go into it, and the school it follows.
 import { type JobView } from '@/contracts/job';
-import { type ChangeRow, type NewSchoolChoice, type PlanAct, type PlanEdit } from '@/contracts/plan';
+import { changesOfKind, type ChangeRow, type NewSchoolChoice, type PlanAct, type PlanEdit } from '@/contracts/plan';
 import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
 import { type CostEdit } from '@/contracts/cost';
 import { conflict, notFound, ProblemError } from '@/contracts/problem';
 import { sheetOf } from '@/contracts/sheet';
 import { type BenchPack } from '@/core/bench/benchPack';
 import { standingPack, type StandingPack } from '@/core/bench/standing';
+import { type PartKind } from '@/core/parts/kinds';
 import { CoreError } from '@/core/errors';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { type PointId } from '@/core/measure/points';
+import { SUSPENSIONS } from '@/core/suspension/names';
 import { type Tx } from '@/data/client';
 import { insertCost, updateCost } from '@/data/cost';
 import * as plans from '@/data/plan';
@@ -59,6 +61,12 @@ export async function actOnPlans(tx: Tx, jobAxleId: string, given: PlanAct): Pro
 
 /** What may be planned at all on this axle. */
 async function checkChanges(tx: Tx, before: JobView, changes: readonly ChangeRow[]): Promise<void> {
+  if (changesOfKind(before.axle.suspension, changes).length < changes.length)
+    throw new ProblemError(422, {
+      code: 'bad-input',
+      message: `An axle with ${SUSPENSIONS[before.axle.suspension]} has no part like this.`,
+      field: 'changes',
+    });
   const blocked = changes.some((c) => c.kind === 'block' && c.height > 0);
   if (blocked && before.axle.steered)
     throw new ProblemError(422, {
@@ -110,7 +118,8 @@ const NEAR = 8;
 
 /** What the shelf offers for an axle's springs: of each kind that changes the height, the cheapest of about its width. */
 export async function partsForJob(tx: Tx, jobAxleId: string): Promise<ShelfItem[]> {
-  const { readings } = await loadJob(tx, jobAxleId);
+  const { axle, readings } = await loadJob(tx, jobAxleId);
+  if (axle.suspension === 'coilBeam') return partsOfKinds(tx, ['coil', 'coilSpacer']);
   const width = readings.find((r) => r.point === 'leafWidth')?.value;
   const about = (dimension: 'width' | 'insideWidth') =>
     width === undefined ? [] : [{ dimension, from: width - NEAR, to: width + NEAR }];
@@ -143,9 +152,18 @@ export async function saveCost(tx: Tx, jobAxleId: string, line: CostEdit): Promi
   return loadJob(tx, jobAxleId);
 }
 
+/** The cheapest of some kinds. */
+async function partsOfKinds(tx: Tx, kinds: readonly PartKind[]): Promise<ShelfItem[]> {
+  const found: ShelfItem[] = [];
+  for (const kind of kinds)
+    found.push(...(await shelfPage(tx, shelfAskSchema.parse({ kind, order: 'price', within: [] }), OF_A_KIND)).items);
+  return found;
+}
+
 /** A job's own pack as it would lie on the bench; null while its spring is not known. */
 export async function packForBench(tx: Tx, jobAxleId: string): Promise<BenchPack | null> {
   const view = await loadJob(tx, jobAxleId);
+  if (view.axle.suspension !== 'longitudinalLeaf') return null;
   const reading = (point: PointId) =>
     view.readings.find((r) => r.point === point && r.phase === 'before')?.value ?? null;
   const known: StandingPack = {

@@ -16,7 +16,7 @@ import { jobCosts } from '@/data/cost';
 import { jobClosing, jobDefects } from '@/data/defect';
 import { jobDue, shopToday, vehicleOdometer } from '@/data/due';
 import * as jobs from '@/data/job';
-import { jobAxles } from '@/data/jobAxle';
+import { jobAxles, jobSeen } from '@/data/jobAxle';
 import * as plans from '@/data/plan';
 import { currentReadings, jobDays } from '@/data/reading';
 import { vehicleAxles } from '@/data/shop';
@@ -29,6 +29,7 @@ const OF_JOB = {
   vehicle: jobs.jobVehicle,
   axle: jobs.jobAxle,
   jobAxles,
+  seen: jobSeen,
   states: jobs.jobStates,
   packs: jobs.jobPacks,
   leaves: jobs.jobLeaves,
@@ -80,6 +81,7 @@ async function loadAxle(tx: Tx, id: string): Promise<AxleView> {
       axle: [axle],
       build: [build],
       closing: [closing],
+      seen: [seen],
       packs,
       leaves,
       plans,
@@ -89,7 +91,7 @@ async function loadAxle(tx: Tx, id: string): Promise<AxleView> {
     today,
   ] = await Promise.all([readAll(tx, OF_JOB, id), shopLimits(tx), shopToday(tx)]);
   const pack = packs.find((p) => p.side === null);
-  if (!job || !vehicle || !axle || !pack || !plans.plan) throw notFound('This job');
+  if (!job || !vehicle || !axle || !pack || !seen || !plans.plan) throw notFound('This job');
   const { odometer, ...ofVehicle } = await readAll(tx, OF_VEHICLE, vehicle.id);
   const leavesOf = (side: Side | null) =>
     leaves.filter((l) => l.side === side).map(({ id, ordinal }) => ({ id, ordinal }));
@@ -97,6 +99,7 @@ async function loadAxle(tx: Tx, id: string): Promise<AxleView> {
   return {
     ...own,
     ...ofVehicle,
+    ...seen,
     id,
     job,
     vehicle,

@@ -6,6 +6,7 @@ import { type NewSurvey } from '@/contracts/surveyRow';
 import { type PackEdit } from '@/contracts/pack';
 import { type newPressRunSchema, type pressFileSchema } from '@/contracts/press';
 import { readPressFile } from '@/contracts/pressFile';
+import { type SeenEdit } from '@/contracts/seen';
 import { conflict, ProblemError } from '@/contracts/problem';
 import { pointOf } from '@/core/measure/points';
 import { parseMeasured } from '@/core/units/parse';
@@ -14,7 +15,7 @@ import { type Side } from '@/core/vehicle/side';
 import { brokenRule, type Tx } from '@/data/client';
 import { insertPressRun } from '@/data/inspect';
 import * as jobs from '@/data/job';
-import { putComponent, removeComponentsAbove } from '@/data/jobAxle';
+import { putComponent, removeComponentsAbove, updateSeen } from '@/data/jobAxle';
 import { allReadings, currentReadings, insertDay, insertReading, jobDays, readingById } from '@/data/reading';
 import { type z } from 'zod';
 import { loadJob } from './jobs';
@@ -146,6 +147,19 @@ export async function editPack(tx: Tx, jobAxleId: string, edit: PackEdit): Promi
     if (now.own?.leaves.length === 0) await put(edit.ownSide, edit.leafCount);
   }
   return loadJob(tx, jobAxleId);
+}
+
+/** What is seen of an axle and not measured, under its version. */
+export async function editSeen(tx: Tx, id: string, { version, ...seen }: SeenEdit): Promise<JobView> {
+  const before = await loadJob(tx, id);
+  if ((await updateSeen(tx, id, version, seen)) === 0)
+    throw conflict('seen', {
+      theirs: Object.values(before.seen).filter(Boolean).join(', ') || 'not said',
+      by: before.job.updatedBy,
+      at: before.job.updatedAt,
+      version: before.seenVersion,
+    });
+  return loadJob(tx, id);
 }
 
 /** Answers one item of the survey under the vehicle; the last answer counts. */

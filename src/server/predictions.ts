@@ -1,11 +1,10 @@
 import { randomInt } from 'node:crypto';
-import { sheetOf } from '@/contracts/sheet';
+import { assembledOf } from '@/contracts/sheet';
 import { type JobView } from '@/contracts/job';
 import { planText } from '@/contracts/planText';
 import { conflict, ProblemError } from '@/contracts/problem';
 import { SIDES } from '@/core/vehicle/side';
-import { missingFor } from '@/core/suspension/longitudinalLeaf/missing';
-import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
+import { lacksOf } from '@/core/suspension/registry';
 import { CORE_VERSION } from '@/core/version';
 import { insertLedgers, insertPrediction } from '@/data/plan';
 import { loadJob } from './jobs';
@@ -42,8 +41,8 @@ export async function storePrediction(
       at: view.plan.updatedAt,
       version: view.plan.version,
     });
-  const { input } = assemble(sheetOf(view));
-  const missing = missingFor(input);
+  const { input } = assembledOf(view);
+  const missing = lacksOf(input);
   if (missing.length > 0)
     throw new ProblemError(422, {
       code: 'incomplete',

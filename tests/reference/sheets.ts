@@ -1,4 +1,4 @@
-import { type PointId } from '@/core/measure/points';
+import { type LeafPoint } from '@/core/suspension/longitudinalLeaf/points';
 import { type PlannedChange, type Sheet, type LeafReading } from '@/core/suspension/longitudinalLeaf/sheet';
 
 /** Where a test reading belongs. */
@@ -11,7 +11,7 @@ interface At {
 export function flatbedSheet(changes: readonly PlannedChange[] = [ADDED_LEAF]): Sheet {
   const leafIds = ['a', 'b', 'c', 'd', 'e', 'f'];
   const readings: LeafReading[] = [];
-  const read = (point: PointId, value: number, { side, leaf }: At = {}) => {
+  const read = (point: LeafPoint, value: number, { side, leaf }: At = {}) => {
     const loaded = ['hubToLip', 'loadedArch', 'padLoad', 'axleLoad', 'shackleAngle'].includes(point);
     readings.push({
       point,

@@ -68,6 +68,9 @@ const ROPE: SuspensionKind<RopeTypes> = {
   id: 'rubberRope',
   name: 'rubber ropes',
   groups: [{ id: 'rope', place: 'under', title: 'Rope', buys: 'what it gives' }],
+  rules: [],
+  joints: [],
+  label: (path) => path,
   points: { ropeGive: point('rope', 'Give under 100 kg', 'Tape.', lengthRule(1, 200, 20), 1) },
   assemble(sheet) {
     const at = (name: string, side: Side | null = null) =>

@@ -6,7 +6,7 @@ import { flatbedSheet } from './sheets';
 export function viewOf(sheet: Sheet = flatbedSheet()): JobView {
   const view = {
     job: { id: 'job' },
-    axle: sheet.axle,
+    axle: { ...sheet.axle, suspension: 'longitudinalLeaf' },
     vehicle: { wheelbase: sheet.wheelbase },
     pack: sheet.pack,
     leaves: sheet.leafIds.map((id, i) => ({ id, ordinal: i + 1 })),
@@ -16,6 +16,9 @@ export function viewOf(sheet: Sheet = flatbedSheet()): JobView {
     days: [],
     findings: [],
     pressRuns: [],
+    others: [],
+    own: null,
+    seen: { coilEnds: null },
   };
   return view as unknown as JobView;
 }

@@ -4,7 +4,7 @@ const LEGS = SIDES.flatMap((side) =>
   ['front', 'rear'].flatMap((bolt) => ['outer', 'inner'].map((leg) => `${side}, ${bolt} ${leg} leg`)),
 );
 
-/** Joints of a leaf-spring axle that are tightened to a figure, with each bolt that is read on its own. */
+/** Joints of an axle that are tightened to a figure, with each bolt that is read on its own. */
 export const JOINTS = {
   uBolts: { name: 'U-bolts', note: 'in stages, crosswise, even thread on all four legs', pivot: false, bolts: LEGS },
   centreBolt: { name: 'Centre bolt', note: 'pack clamped while it is tightened', pivot: false, bolts: SIDES },
@@ -19,6 +19,20 @@ export const JOINTS = {
     name: 'Shackle to spring',
     note: 'bonded rubber: weight on the wheels first',
     pivot: true,
+    bolts: SIDES,
+  },
+  armFrame: { name: 'Arm to frame', note: 'bonded rubber: weight on the wheels first', pivot: true, bolts: SIDES },
+  armAxle: { name: 'Arm to axle', note: 'bonded rubber: weight on the wheels first', pivot: true, bolts: SIDES },
+  trackRod: {
+    name: 'Track rod',
+    note: 'weight on the wheels first; it draws the axle sideways',
+    pivot: true,
+    bolts: ['frame end', 'axle end'],
+  },
+  coilRetainer: {
+    name: 'Coil retainer',
+    note: 'end of the wire against its step in the seat',
+    pivot: false,
     bolts: SIDES,
   },
   shockLower: { name: 'Shock, lower', note: '', pivot: false, bolts: SIDES },

@@ -6,12 +6,12 @@ import { type Answer, type SafetyItem } from '../procedure/safety';
 import { predictAxle } from '../suspension/registry';
 import { hubDrop } from '../travel/hubTravel';
 import { allFit } from '../verdict';
-import { factsOf, workOf } from './leafWork';
+import { factsOf, leafWork } from './work';
 import { mustFit, type FitItem, type Known, type SolvedFacts, type Work } from './mustFit';
 import { wedgeText } from './wedge';
 
 const inputOf = (...changes: PlannedChange[]) => assemble(flatbedSheet(changes)).input;
-const work = (...changes: PlannedChange[]): Work => workOf(inputOf(...changes));
+const work = (...changes: PlannedChange[]): Work => leafWork(inputOf(...changes));
 const SHACKLE: PlannedChange = { kind: 'shackle', length: 120 };
 const threads = { exposedAfter: 12, threadsLeft: 8, engagement: 'fits', runOut: 'fits', reason: '' } as const;
 const travel = (lift: number) => ({
@@ -115,7 +115,7 @@ test('what a prediction says is taken over whole: bolts, stress, travel and the 
   const input = inputOf({ kind: 'shackle', length: 125 });
   const said = factsOf(finish(predictAxle(input, false)));
   expect(said.ubolt).toMatchObject({ engagement: 'fits' });
-  expect(said.standing.length).toBe(4);
+  expect(said.standing!.length).toBe(4);
   expect(said.travel!.planned).toBeGreaterThan(4);
   // A longer shackle lets the rear eye down, and the nose of the axle with it up: the seat stands lower behind.
   expect(said.noseUp!).toBeGreaterThan(0);

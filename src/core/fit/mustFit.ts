@@ -1,38 +1,40 @@
 import { type UboltVerdict } from '../fastener/ubolt';
-import { stressVerdict, type StandingStress } from '../mechanics/leafpack/stress';
+import { type StandingStress } from '../mechanics/leafpack/stress';
 import { type Arrangement } from '../mechanics/stack/stack';
 import { fitItems, type Answer, type SafetyItem } from '../procedure/safety';
 import { type HubTravel } from '../travel/hubTravel';
 import { slackVerdicts, type SlackItem, type SurveyAnswer } from '../travel/survey';
 import { type Verdict, type VerdictState } from '../verdict';
+import { type CoilCheck, type CoilStanding } from '../suspension/coilBeam/checks';
+import { type LeafCheck } from '../suspension/longitudinalLeaf/checks';
 import { wedgeText } from './wedge';
 
 /** What a lift or a turn of the axle moves; nothing on the sheet tells yet how far it may go. */
 export const MOVED_ITEMS = ['stopGap', 'shockLength', 'driveline', 'steering'] as const;
 export type MovedItem = (typeof MOVED_ITEMS)[number];
-export type FitItem = 'threads' | 'runOut' | 'stress' | 'located' | SlackItem | SafetyItem | MovedItem;
+export type FitItem = LeafCheck | CoilCheck | 'located' | SlackItem | SafetyItem | MovedItem;
 export type FitVerdict = Verdict<FitItem>;
 
 /** A plan or one of many ways, as far as it asks what must fit. */
 export interface Work {
   /** A block or another perch carries the spring afterwards. */
   located: boolean;
-  /** Leaves are added, taken out or replaced: what they carry must be solved. */
-  otherLeaves: boolean;
-  /** Thread showing and pitch of the old U-bolts were read. */
-  threadsRead: boolean;
   /** kg that a pack put in the place of the old one may carry; null when nobody knows, absent without one. */
   packRating?: number | null;
-  /** How the spring lies on the axle afterwards. */
-  arrangement: Arrangement;
+  /** How a leaf spring lies on the axle afterwards; null for any other. */
+  arrangement: Arrangement | null;
+  /** What the kind of suspension itself asks. @param facts null while it is not solved */
+  own: (facts: SolvedFacts | null) => Verdict<LeafCheck | CoilCheck>[];
 }
 
 /** What a solved plan says of what must fit; the same whether it was solved just now or stored. */
 export interface SolvedFacts {
-  ubolt: UboltVerdict | 'new set' | null;
   travel: HubTravel | null;
-  /** Both sides as built, in every load state. */
-  standing: readonly StandingStress[];
+  /** Of a leaf spring: its U-bolts, and both sides as built in every load state. */
+  ubolt?: UboltVerdict | 'new set' | null;
+  standing?: readonly StandingStress[];
+  /** Of coils: both sides as built in every load state. */
+  coils?: readonly CoilStanding[];
   /** How far the axle's nose turns up, rad; absent where it is not told. */
   noseUp?: number;
 }
@@ -61,10 +63,7 @@ export function mustFit(work: Work, facts: SolvedFacts | null, known: Known): Fi
   const rows: FitVerdict[] = [];
   const say = (item: FitItem, state: VerdictState, text = '') => rows.push({ item, state, text });
   for (const { reason } of known.refused) say('located', 'does not fit', reason);
-  rows.push(...uboltRows(work, facts));
-  const stress = stressVerdict(facts?.standing ?? []);
-  if (stress) rows.push(stress);
-  else if (work.otherLeaves) say('stress', 'not checked', 'The spring is not solved yet.');
+  rows.push(...work.own(facts));
   // Lines that somebody looked at under the vehicle; the card's own two questions cover the rest.
   for (const line of slackVerdicts(known.survey, facts?.travel ?? null)) {
     const answer = known.survey.find((a) => a.item === line.item)?.answer;
@@ -78,23 +77,6 @@ export function mustFit(work: Work, facts: SolvedFacts | null, known: Known): Fi
   }
   if (lift !== null) rows.push(...movedRows(work, lift, facts?.noseUp, known));
   return rows;
-}
-
-function uboltRows(work: Work, facts: SolvedFacts | null): FitVerdict[] {
-  const ubolt = facts?.ubolt ?? null;
-  const both = (threads: VerdictState, runOut: VerdictState, text: string): FitVerdict[] => [
-    { item: 'threads', state: threads, text },
-    { item: 'runOut', state: runOut, text },
-  ];
-  if (ubolt === 'new set')
-    return both('does not fit', 'not checked', 'The spring changes places: new U-bolts, sized to the new stack.');
-  if (ubolt) {
-    // A nut that has run out of thread does not stay on it.
-    const runOut = ubolt.engagement === 'does not fit' ? 'does not fit' : ubolt.runOut;
-    return both(ubolt.engagement, runOut, ubolt.reason);
-  }
-  const text = work.threadsRead ? 'Not solved yet.' : 'Thread showing and pitch are not measured.';
-  return both('not checked', 'not checked', text);
 }
 
 /** The weakest part decides; of a pack from the shelf its own rating is one of them. */
@@ -139,7 +121,7 @@ function movedRows(work: Work, lift: number, noseUp: number | undefined, known: 
   });
   const pinion =
     noseUp === undefined ? 'The pinion turns' : `The pinion turns${degrees} ${noseUp >= 0 ? 'up' : 'down'}`;
-  const wedge = noseUp === undefined ? '' : wedgeText(noseUp, work.arrangement);
+  const wedge = noseUp === undefined || work.arrangement === null ? '' : wedgeText(noseUp, work.arrangement);
   return [
     row('stopGap', still, 'The gap stays.', `The gap to the bump stop ${lift > 0 ? 'grows' : 'shrinks'} by ${by}.`),
     row(

@@ -51,8 +51,10 @@ export interface InspectionRule {
 
 export const SHEETS = {
   leaves: 'Leaves',
+  coils: 'Coils',
   bolts: 'Centre bolt and U-bolts',
   hangers: 'Hangers, shackles, pivots',
+  links: 'Arms and track rod',
   bushes: 'Bushes',
   stops: 'Stops and shocks',
   axle: 'Axle',
@@ -86,7 +88,7 @@ const seen = (
 });
 const measure = (id: string, label: string, rule: FieldRule): Measure => ({ id, label, rule });
 
-/** What is looked at on a leaf-sprung axle. Limits are common practice unless they are marked as a start. */
+/** What is looked at on an axle; a kind of suspension takes its own of these. Limits are common practice unless they are marked as a start. */
 export const RULES = {
   leafBroken: seen(
     'leaves',
@@ -162,6 +164,72 @@ export const RULES = {
     ['faint', 'none or faint', 'pass'],
     ['heavy', 'heavy: it has been riding there', 'watch'],
   ]),
+  coilBroken: seen(
+    'coils',
+    'Coil cracked or broken',
+    'Turn by turn with a lamp, most of all the last turn at each end, where it lies in its seat.',
+    [
+      ['none', 'none found', 'pass'],
+      ['broken', 'cracked or broken', 'stop'],
+    ],
+    { source: LAW, pair: true, order: ['coils, both sides', 'seat pads'] },
+  ),
+  coilSag: seen(
+    'coils',
+    'Sag against the expected length',
+    'Seat to seat of the sound side, or of a new coil, against this one: both free, or both under one load.',
+    [],
+    {
+      measures: [
+        measure('expected', 'length it should have', lengthRule(80, 1000, 320)),
+        measure('found', 'length found', lengthRule(80, 1000, 320)),
+      ],
+      derived: { id: 'sag', what: 'shorter by', of: 'expected', less: 'found' },
+      limits: [
+        { verdict: 'replace', when: { sag: 20 }, start: true },
+        { verdict: 'watch', when: { sag: 8 }, start: true },
+      ],
+      pair: true,
+      order: ['coils, both sides'],
+    },
+  ),
+  coilPitting: seen(
+    'coils',
+    'Corrosion of the wire',
+    'Scrape; feel for pits, most of all in the last turns and under the pads.',
+    [
+      ['film', 'rust film', 'pass'],
+      ['pits', 'pits that can be felt', 'watch'],
+      ['deep', 'deep pits or flaking', 'replace'],
+    ],
+    { pair: true, order: ['coils, both sides'] },
+  ),
+  coilClash: seen('coils', 'Marks where turns have touched', 'Bright or dented spots between neighbouring turns.', [
+    ['none', 'none', 'pass'],
+    ['marks', 'turns have touched: it went solid before its stop', 'watch'],
+  ]),
+  coilSeat: seen(
+    'coils',
+    'Seats, pads and retainers',
+    'Pads whole, end of the wire against its step, retainer tight; no rust through the seat.',
+    [
+      ['sound', 'sound, coil seated', 'pass'],
+      ['pad', 'pad gone or coil turned in its seat', 'service'],
+      ['rotten', 'seat cracked or rusted through', 'stop'],
+    ],
+    { source: LAW, order: ['pads, both ends', 'retainers'] },
+  ),
+  links: seen(
+    'links',
+    'Arms and track rod',
+    'They alone hold the axle in place: bends, cracks at their mounts, play when the wheel is rocked.',
+    [
+      ['sound', 'straight and without play', 'pass'],
+      ['play', 'play in a bush', 'replace'],
+      ['cracked', 'bent, cracked or loose at a mount', 'stop'],
+    ],
+    { source: LAW, order: ['bushes of that arm, both sides'] },
+  ),
   centreBolt: seen(
     'bolts',
     'Centre bolt',

@@ -1,11 +1,11 @@
 import { flatbedSheet } from '../../../tests/reference/sheets';
 import { GRAVITY } from '../material/steel';
 import { otherAxleOf } from './otherAxle';
-import { type PointId } from './points';
+import { type LeafPoint } from '../suspension/longitudinalLeaf/points';
 import { type Sheet } from '../suspension/longitudinalLeaf/sheet';
 
 const LADEN = { id: 'laden', name: 'laden', addedMass: 400, station: 400 };
-function sheet(...read: [point: PointId, value: number, stateId?: string][]): Sheet {
+function sheet(...read: [point: LeafPoint, value: number, stateId?: string][]): Sheet {
   const base = flatbedSheet([]);
   const extra = read.flatMap(([point, value, stateId]) =>
     (point === 'otherAxleLip' ? (['left', 'right'] as const) : [null]).map((side) => ({

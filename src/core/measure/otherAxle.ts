@@ -3,10 +3,9 @@ import { GRAVITY } from '../material/steel';
 import { fuelDiffers } from '../vehicle/likeWithLike';
 import { axleShares } from '../vehicle/load';
 import { SIDES } from '../vehicle/side';
-import { ASSUMED } from '../suspension/longitudinalLeaf/assumed';
-import { POINTS } from './points';
-import { readingAt } from '../sheet/reading';
-import { type Sheet } from '../suspension/longitudinalLeaf/sheet';
+import { ASSUMED_AXLE } from '../sheet/assumed';
+import { COMMON_POINTS } from '../sheet/common';
+import { readingAt, type AxleSheet } from '../sheet/reading';
 
 /** The axle that is not worked on, as far as a load aboard moves the body above it. */
 export interface OtherAxle {
@@ -25,28 +24,28 @@ export const LEAST_LOAD = 60;
  * The rate of the other axle: learned from its arch lips under two loads, else from the rate read of its spring, else assumed from
  * what it carries. null while none of these was read.
  */
-export function otherAxleOf(sheet: Sheet): OtherAxle | null {
+export function otherAxleOf(sheet: AxleSheet): OtherAxle | null {
   return learned(sheet) ?? read(sheet) ?? assumed(sheet);
 }
 
 /** Both springs and both tyres of an axle as one, N/mm. */
 const inSeries = (spring: number, tyre: number): number => 2 / (1 / spring + 1 / tyre);
 
-function tyreOf(sheet: Sheet): Estimate {
+function tyreOf(sheet: AxleSheet): Estimate {
   const value = readingAt(sheet, { point: 'tyreRate' })?.value;
   return value === undefined
-    ? { ...ASSUMED.tyreRate, origin: 'assumed' }
-    : { value, half90: POINTS.tyreRate.half90, origin: 'measured' };
+    ? { ...ASSUMED_AXLE.tyreRate, origin: 'assumed' }
+    : { value, half90: COMMON_POINTS.tyreRate.half90, origin: 'measured' };
 }
 
-function read(sheet: Sheet): OtherAxle | null {
+function read(sheet: AxleSheet): OtherAxle | null {
   const spring = readingAt(sheet, { point: 'otherAxleRate' })?.value;
   if (spring === undefined) return null;
   const tyre = tyreOf(sheet);
   const value = inSeries(spring, tyre.value);
   const moved = (s: number, t: number) => Math.abs(inSeries(s, t) - value);
   const half90 = Math.hypot(
-    moved(spring + POINTS.otherAxleRate.half90, tyre.value),
+    moved(spring + COMMON_POINTS.otherAxleRate.half90, tyre.value),
     moved(spring, tyre.value + tyre.half90),
   );
   return { rate: { value, half90, origin: 'catalogue' }, from: 'read' };
@@ -54,7 +53,7 @@ function read(sheet: Sheet): OtherAxle | null {
 
 /** Mass that a load state adds to the axle that is not worked on, kg. */
 export function extraOtherMass(
-  sheet: Pick<Sheet, 'axle' | 'wheelbase'>,
+  sheet: Pick<AxleSheet, 'axle' | 'wheelbase'>,
   state: { addedMass: number; station: number },
 ) {
   if (state.addedMass === 0) return 0;
@@ -63,7 +62,7 @@ export function extraOtherMass(
 }
 
 /** From the load that let the lips down the most. */
-function learned(sheet: Sheet): OtherAxle | null {
+function learned(sheet: AxleSheet): OtherAxle | null {
   const [base, ...others] = sheet.states;
   if (!base) return null;
   const lips = (stateId: string) => {
@@ -84,12 +83,12 @@ function learned(sheet: Sheet): OtherAxle | null {
   if (!most) return null;
   const value = (most.mass * GRAVITY) / most.drop;
   // Two means of two readings each, and a load that was said, not weighed.
-  const tape = POINTS.otherAxleLip.half90 / most.drop;
-  const half90 = value * Math.hypot(tape, ASSUMED.payloadShare);
+  const tape = COMMON_POINTS.otherAxleLip.half90 / most.drop;
+  const half90 = value * Math.hypot(tape, ASSUMED_AXLE.payloadShare);
   return { rate: { value, half90, origin: 'calibrated' }, from: 'learned' };
 }
 
-function assumed(sheet: Sheet): OtherAxle | null {
+function assumed(sheet: AxleSheet): OtherAxle | null {
   const base = sheet.states[0];
   const mass = base && readingAt(sheet, { point: 'otherAxleLoad', stateId: base.id })?.value;
   if (!mass) return null;

@@ -1,5 +1,5 @@
 import { type FieldRule } from '../units/parse';
-import { lengthRule, THREAD_RULE } from '../units/rules';
+import { lengthRule, THREAD_RULE, TURNS_RULE } from '../units/rules';
 
 /** What one dimension of a part is called and may be. Lengths mm, angles rad, rates N/mm. */
 export interface PartDimension {
@@ -46,6 +46,9 @@ export const PART_DIMENSIONS = {
   headWidth: { name: 'head across', rule: lengthRule(4, 60, 15), hint: 'the round head that is the dowel' },
   headHeight: { name: 'head height', rule: lengthRule(2, 50, 9) },
   insideHeight: { name: 'inside height', rule: lengthRule(5, 300, 45) },
+  wire: { name: 'wire', rule: lengthRule(4, 45, 14) },
+  outsideDiameter: { name: 'outside diameter', rule: lengthRule(40, 350, 130), hint: 'across a turn in the middle' },
+  turns: { name: 'turns, end to end', rule: TURNS_RULE },
   // Derived from the leaves.
   leafCount: { name: 'leaves', rule: { dimension: 'count', unit: 'count', min: 1, max: 30 } },
   thickness: { name: 'thickness', rule: lengthRule(1, 300, 45) },
@@ -197,6 +200,25 @@ export const PART_KINDS = {
       { id: 'bolted', name: 'bolted' },
       { id: 'bent', name: 'bent over' },
     ],
+  },
+  coil: {
+    name: 'coil',
+    plural: 'coils',
+    leaves: 'none',
+    dimensions: ['wire', 'outsideDiameter', 'turns', 'freeLength', 'rate'],
+    forms: [
+      { id: 'closedGround', name: 'ends closed and ground' },
+      { id: 'closed', name: 'ends closed' },
+      { id: 'open', name: 'ends open' },
+      { id: 'pigtail', name: 'ends drawn in' },
+    ],
+  },
+  coilSpacer: {
+    name: 'coil spacer',
+    plural: 'coil spacers',
+    leaves: 'none',
+    dimensions: ['height', 'bore'],
+    forms: [],
   },
 } as const satisfies Record<string, KindOfPart>;
 

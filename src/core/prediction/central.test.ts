@@ -6,7 +6,7 @@ import { type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
 import { ledgerValue, summarise } from './ledger';
 import { finish } from '../finish';
 import { bandsOfAxle, predictAxle } from '../suspension/registry';
-import { missingFor } from '../suspension/longitudinalLeaf/missing';
+import { lacksOf } from '../suspension/registry';
 import { NARROWEST_BAND } from './central';
 
 const inputOf = (changes?: PlannedChange[]): LeafAxleInput => assemble(flatbedSheet(changes)).input;
@@ -26,15 +26,15 @@ test('a block lifts by its height, whatever the spring, and the band is never un
 test('a block is answered from the heights alone, before anything else is measured', () => {
   const input: LeafAxleInput = { ...inputOf([block(25)]), pack: null };
   input.sides = { left: { height: input.sides.left.height, spring: null }, right: { height: null, spring: null } };
-  expect(missingFor(input)).toEqual([]);
+  expect(lacksOf(input)).toEqual([]);
   const left = predicted(input).sides.left!;
   expect(left.states).toHaveLength(1);
   expect(left.states[0]!.after).toBeCloseTo(545, 9);
 });
 
 test('a leaf cannot be answered without the pack, and that is said', () => {
-  expect(missingFor({ ...inputOf(), pack: null })).toEqual(['pack']);
-  expect(missingFor(inputOf([]))).toEqual(['change']);
+  expect(lacksOf({ ...inputOf(), pack: null })).toEqual([]);
+  expect(lacksOf(inputOf([]))).toEqual(['change']);
 });
 
 test('every ledger adds up and the added leaf’s thickness is a line of its own', () => {

@@ -85,6 +85,8 @@ export const WAY_NOTES: Record<Way, WayNotes> = {
 export interface School {
   id: string;
   question: string;
+  /** Asked of leaf springs only. */
+  ofLeaves?: true;
   one: { name: string; reason: string };
   other: { name: string; reason: string };
 }
@@ -93,6 +95,7 @@ export interface School {
 export const SCHOOLS: readonly School[] = [
   {
     id: 'gainHeight',
+    ofLeaves: true,
     question: 'Height: leaves, or another piece?',
     one: { name: 'add leaves', reason: 'nothing loose in the stack, and some strength with it' },
     other: {
@@ -102,18 +105,21 @@ export const SCHOOLS: readonly School[] = [
   },
   {
     id: 'packInPlace',
+    ofLeaves: true,
     question: 'Add a leaf with the pack in the vehicle or out?',
     one: { name: 'in place', reason: 'eye bolts that have rusted in are left alone' },
     other: { name: 'pack out', reason: 'leaves are lined up, looked at and the bolt secured on the bench' },
   },
   {
     id: 'clampPack',
+    ofLeaves: true,
     question: 'The pack while its centre bolt is out?',
     one: { name: 'clamped, let go evenly', reason: 'the leaves are loaded and can spring apart' },
     other: { name: 'let it spread', reason: 'leaf after leaf goes onto a long stud; only where nothing is under load' },
   },
   {
     id: 'overload',
+    ofLeaves: true,
     question: 'The overload leaf on a vehicle that rarely carries?',
     one: { name: 'keep it', reason: 'it does nothing empty and helps the day it is needed' },
     other: { name: 'leave it out', reason: 'less weight and thickness when nothing is towed' },
@@ -138,6 +144,7 @@ export const SCHOOLS: readonly School[] = [
   },
   {
     id: 'wornShackle',
+    ofLeaves: true,
     question: 'A worn shackle bush, now?',
     one: { name: 'now, with the shackle', reason: 'the spring is out anyway and the hole wears next' },
     other: { name: 'later', reason: 'it is quiet and has little play' },

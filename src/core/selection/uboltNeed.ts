@@ -6,7 +6,7 @@ import { central } from '../prediction/lines';
 import { threadNamed } from '../thread/thread';
 import { uboltOrders, type Bend, type UboltOrder } from '../fastener/uboltOrder';
 import { ASSUMED } from '../suspension/longitudinalLeaf/assumed';
-import { type PointId } from '../measure/points';
+import { type LeafPoint } from '../suspension/longitudinalLeaf/points';
 import { readingAt } from '../sheet/reading';
 import { type Sheet } from '../suspension/longitudinalLeaf/sheet';
 
@@ -24,7 +24,7 @@ const assumed = (given: { value: number; half90: number }): Estimate => ({ ...gi
 
 /** The facts of a sheet; what nobody read stands in as usual and says so. @param threadName as typed at the U-bolts */
 export function uboltFacts(sheet: Sheet, bend: Bend | null, threadName: string | null): UboltFacts {
-  const read = (point: PointId, fallback: { value: number; half90: number }): Estimate => {
+  const read = (point: LeafPoint, fallback: { value: number; half90: number }): Estimate => {
     const value = readingAt(sheet, { point })?.value;
     return value === undefined ? assumed(fallback) : { value, half90: 0.5, origin: 'measured' };
   };

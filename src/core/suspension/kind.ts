@@ -1,5 +1,7 @@
 import { type Estimate, type Uniform } from '../estimate/estimate';
 import { type Drawn } from '../estimate/tree';
+import { type JointId } from '../fastener/joints';
+import { type RuleId } from '../inspection/rules';
 import { type Point, type PointGroup } from '../sheet/point';
 import { type AxleSheet } from '../sheet/reading';
 import { type Side } from '../vehicle/side';
@@ -131,6 +133,11 @@ export interface SuspensionKind<T extends KindTypes> {
   /** What is read of it besides what is read of every axle, and the groups that stand in, in measuring order. */
   readonly groups: readonly PointGroup[];
   readonly points: Readonly<Record<string, Point>>;
+  /** What of the inspection is looked at on it, and the joints that are tightened to a figure. */
+  readonly rules: readonly RuleId[];
+  readonly joints: readonly JointId[];
+  /** Plain words for one of its inputs, by its path. */
+  label(path: string): string;
   assemble(sheet: T['sheet']): Assembly<T['input']>;
   draw(input: T['input'], pick: (estimate: Estimate, path: string) => number): T['drawn'];
   changes(drawn: T['drawn']): readonly T['change'][];

@@ -3,8 +3,12 @@ import { type Uniform } from '../estimate/estimate';
 import { predictBands, type Band } from '../prediction/band';
 import { predictCentral, type Prediction } from '../prediction/central';
 import { FRAME_LINES } from '../prediction/ledger';
-import { type Side } from '../vehicle/side';
-import { type SuspensionKind } from './kind';
+import { type JointId } from '../fastener/joints';
+import { type RuleId } from '../inspection/rules';
+import { COMMON_GROUPS } from '../sheet/common';
+import { type PointGroup } from '../sheet/point';
+import { SIDES, type Side } from '../vehicle/side';
+import { type KindTypes, type SuspensionKind } from './kind';
 import { COIL_BEAM, COIL_LINES, type CoilTypes } from './coilBeam/kind';
 import { LONGITUDINAL_LEAF, type LeafTypes } from './longitudinalLeaf/kind';
 import { LEAF_LINES } from './longitudinalLeaf/lines';
@@ -19,7 +23,12 @@ const KINDS: { [K in keyof Kinds]: SuspensionKind<Kinds[K]> } = {
   coilBeam: COIL_BEAM,
 };
 
-type KindId = keyof Kinds;
+export type KindId = keyof Kinds;
+/** Kinds a job may work on. */
+export const KIND_IDS = Object.keys(KINDS) as [KindId, ...KindId[]];
+
+export type InputOf<K extends KindId> = Kinds[K]['input'];
+export type PredictionOf<K extends KindId> = Prediction<Kinds[K]>;
 
 /** Everything a prediction of any axle is made from; stored with it, never edited. */
 export type AxleInput = Kinds[KindId]['input'];
@@ -28,10 +37,11 @@ export type AxlePrediction = { [K in KindId]: Prediction<Kinds[K]> }[KindId];
 /** What the lines of a ledger may be. */
 export const LEDGER_KINDS = [...FRAME_LINES, ...LEAF_LINES, ...COIL_LINES] as const;
 
-type PredictionOf<I extends AxleInput> = I extends AxleInput ? Prediction<Kinds[I['kind']]> : never;
+/** The prediction that an input gives. */
+export type PredictionFor<I extends AxleInput> = I extends AxleInput ? Prediction<Kinds[I['kind']]> : never;
 
 /** First answer for an axle of any kind, see `predictCentral`. @throws CoreError as there */
-export function predictAxle<I extends AxleInput>(input: I, ranked?: boolean): Generator<void, PredictionOf<I>>;
+export function predictAxle<I extends AxleInput>(input: I, ranked?: boolean): Generator<void, PredictionFor<I>>;
 export function predictAxle(input: AxleInput, ranked = true): Generator<void, AxlePrediction> {
   switch (input.kind) {
     case 'longitudinalLeaf':
@@ -40,6 +50,33 @@ export function predictAxle(input: AxleInput, ranked = true): Generator<void, Ax
       return predictCentral(KINDS.coilBeam, input, ranked);
   }
 }
+
+/** What is read of an axle of a kind, group by group in measuring order: what every axle has, then what the kind adds. */
+export const groupsOf = (kind: KindId): readonly PointGroup[] => [...COMMON_GROUPS, ...KINDS[kind].groups];
+
+export const rulesOf = (kind: KindId): readonly RuleId[] => KINDS[kind].rules;
+export const jointsOf = (kind: KindId): readonly JointId[] => KINDS[kind].joints;
+/** Plain words for an input's path. */
+export const labelOf = (kind: KindId, path: string): string => KINDS[kind].label(path);
+
+/** What a plan still lacks before it can be predicted: a change, or a spring that can be solved. Empty when it can. */
+export function lacksOf(input: AxleInput): Lack[] {
+  switch (input.kind) {
+    case 'longitudinalLeaf':
+      return lacks(KINDS.longitudinalLeaf, input);
+    case 'coilBeam':
+      return lacks(KINDS.coilBeam, input);
+  }
+}
+
+export type Lack = 'change' | 'spring';
+const lacks = <T extends KindTypes>(kind: SuspensionKind<T>, input: T['input']): Lack[] => {
+  const needsSpring = input.changes.some((change) => !kind.bySizeAlone(change));
+  return [
+    ...(input.changes.length === 0 ? ['change' as const] : []),
+    ...(needsSpring && !SIDES.some((side) => input.sides[side].spring !== null) ? ['spring' as const] : []),
+  ];
+};
 
 /** 90 % bands for an axle of any kind, see `predictBands`. @throws CoreError as there, and for an answer of another kind */
 export function bandsOfAxle(

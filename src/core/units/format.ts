@@ -67,7 +67,8 @@ export function quantityText(value: number, unit: UnitId): string {
   if (unit === 'in') return `${fractionText(value, 32)} in`;
   if (unit === 'price') return priceText(value);
   const shown = decimalText(fromCore(value, unit), DECIMALS[unit] ?? 1);
-  return unit === 'count' ? String(Math.round(value)) : `${shown} ${unit === 'deg' ? '°' : UNITS[unit].id}`;
+  // A count of things is whole; of turns, quarters matter.
+  return unit === 'count' ? String(Number(value.toFixed(2))) : `${shown} ${unit === 'deg' ? '°' : UNITS[unit].id}`;
 }
 
 /** The echo under a field: what was read and the same in the other system (`4-3/16 in = 106.4 mm`). */

@@ -14,6 +14,8 @@ export interface FieldRule {
   expected?: number;
   /** A range counts by its middle: `40–48 lbf·ft`, `40 to 48`, `40-48`. */
   range?: boolean;
+  /** A count in which parts of one matter, as of the turns of a coil. */
+  parts?: boolean;
   /** Shown in its own unit whatever a person chose: a pitch is part of a thread's name. */
   keepsUnit?: boolean;
   /** Several units are common: a bare number is never taken for one of them. */
@@ -283,7 +285,7 @@ function conclude(terms: Term[], text: string, rule: FieldRule): Parsed {
       .filter((o) => possible(o.value));
     if (options.length > 0) return { kind: 'ask', question: WHICH_UNIT, options };
   }
-  if (bare && !fieldUnit.fractions && terms.some((t) => t.fraction)) {
+  if (bare && !fieldUnit.fractions && !rule.parts && terms.some((t) => t.fraction)) {
     const inches = others.filter((u) => u.fractions);
     const options = [...inches, fieldUnit].map(option).filter((o) => possible(o.value));
     if (options.length === 0) return refused(`${text} is outside what this can be in ${rule.unit} or in inches.`);
@@ -308,7 +310,8 @@ function conclude(terms: Term[], text: string, rule: FieldRule): Parsed {
     const high = describe(rule.max, unit);
     return refused(`${text} is outside what this can be (${low} to ${high} ${unit.id}).`);
   }
-  if (rule.dimension === 'count' && !Number.isInteger(value)) return refused('A count is a whole number.');
+  if (rule.dimension === 'count' && !rule.parts && !Number.isInteger(value))
+    return refused('A count is a whole number.');
   const off = rule.expected === undefined || value === 0 ? 1 : value / rule.expected;
   if (off > 3 || off < 1 / 3) {
     const options = [option(unit), ...(bare ? others.map(option) : [])].filter((o) => possible(o.value));

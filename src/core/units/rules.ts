@@ -64,5 +64,11 @@ export function unsurprised({ expected, ...rule }: FieldRule): FieldRule {
   return rule;
 }
 
+/** Turns of a coil, end to end, quarters counted. */
+export const TURNS_RULE: FieldRule = {
+  ...{ dimension: 'count', unit: 'count', min: 2, max: 30, expected: 8 },
+  parts: true,
+};
+
 /** A whole number of things. */
 export const countRule = (min: number, max: number): FieldRule => ({ dimension: 'count', unit: 'count', min, max });

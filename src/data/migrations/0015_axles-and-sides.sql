@@ -103,6 +103,33 @@ ALTER TABLE axle ADD COLUMN station_mm double precision CHECK (station_mm BETWEE
   ADD COLUMN station_typed text CHECK (length(station_typed) BETWEEN 1 AND 160),
   ADD CHECK ((station_mm IS NULL) = (station_typed IS NULL));
 
+-- What may be planned depends on the kind of suspension: a change is one record, read and written through its schema.
+ALTER TABLE plan_change ADD COLUMN change jsonb;
+UPDATE plan_change c SET change = jsonb_strip_nulls(jsonb_build_object(
+    'kind', kind, 'front', front_mm, 'frontTyped', front_typed, 'rear', rear_mm, 'rearTyped', rear_typed,
+    'thickness', thickness_mm, 'thicknessTyped', thickness_typed, 'camber', camber_mm, 'camberTyped', camber_typed,
+    'camberKnown', camber_known, 'source', source, 'height', height_mm, 'heightTyped', height_typed,
+    'length', length_mm, 'lengthTyped', length_typed, 'leaf', leaf_number, 'leafTyped', leaf_typed, 'width', width_mm,
+    'used', used, 'byFreeArch', by_free_arch, 'partId', part_id, 'partName', part_name,
+    'leaves', (SELECT jsonb_agg(jsonb_build_object('front', l.front_mm, 'rear', l.rear_mm, 'thickness', l.thickness_mm,
+                                                   'camber', l.camber_mm, 'camberKnown', l.camber_known) ORDER BY l.ordinal)
+                 FROM plan_leaf l WHERE l.shop_id = c.shop_id AND l.plan_id = c.plan_id AND l.change = c.ordinal)))
+  || CASE kind WHEN 'pack' THEN jsonb_build_object('form', form, 'bore', bore_mm)
+               WHEN 'eyes' THEN jsonb_build_object('form', form) ELSE '{}' END
+  || '{"schemaVersion": 1}';
+DROP TABLE plan_leaf;
+ALTER TABLE plan_change ALTER COLUMN change SET NOT NULL, ADD CHECK (change ? 'schemaVersion' AND change ->> 'kind' = kind),
+  DROP COLUMN front_mm, DROP COLUMN front_typed, DROP COLUMN rear_mm, DROP COLUMN rear_typed, DROP COLUMN thickness_mm,
+  DROP COLUMN thickness_typed, DROP COLUMN camber_mm, DROP COLUMN camber_typed, DROP COLUMN camber_known, DROP COLUMN source,
+  DROP COLUMN height_mm, DROP COLUMN height_typed, DROP COLUMN length_mm, DROP COLUMN length_typed, DROP COLUMN leaf_number,
+  DROP COLUMN leaf_typed, DROP COLUMN width_mm, DROP COLUMN used, DROP COLUMN by_free_arch, DROP COLUMN part_name,
+  DROP COLUMN form, DROP COLUMN bore_mm;
+ALTER TABLE shelf_item DROP CONSTRAINT shelf_item_kind_check,
+  ADD CONSTRAINT shelf_item_kind_check CHECK (kind ~ '^[a-z][A-Za-z0-9]{0,39}$');
+-- What is seen of an axle and not measured, where its kind asks for it; read and written through the kind's schema.
+ALTER TABLE job_axle ADD COLUMN seen jsonb NOT NULL DEFAULT '{"schemaVersion": 1}' CHECK (seen ? 'schemaVersion'),
+  ADD COLUMN seen_version integer NOT NULL DEFAULT 1;
+
 DO $$
 DECLARE t text;
 BEGIN

@@ -2,22 +2,28 @@
 import { Checkbox, Select } from 'antd';
 import { useId } from 'react';
 import { AXLE_CLASSES, type AxleClass } from '@/core/sheet/axleClass';
+import { type KindId } from '@/core/suspension/registry';
 import { Chips } from '../controls/Chips';
 
-/** What a job must know of an axle on leaf springs; null until somebody has looked. */
+/** What a job must know of its axle; null until somebody has looked. */
 export interface AxleFactsDraft {
   arrangement: 'over' | 'under' | null;
   axleClass: AxleClass | null;
   steered: boolean;
 }
 
+/** Where a spring lies is asked of leaf springs only. */
+export const factsReady = (kind: KindId, arrangement: AxleFactsDraft['arrangement']): boolean =>
+  kind !== 'longitudinalLeaf' || arrangement !== null;
+
 interface Props {
+  kind: KindId;
   facts: AxleFactsDraft;
   onChange: (part: Partial<AxleFactsDraft>) => void;
 }
 
 /** Never filled in for an axle that nobody looked at. */
-export function AxleFactFields({ facts, onChange }: Props) {
+export function AxleFactFields({ kind, facts, onChange }: Props) {
   const id = useId();
   return (
     <>
@@ -34,16 +40,18 @@ export function AxleFactFields({ facts, onChange }: Props) {
           onChange={(axleClass: AxleClass) => onChange({ axleClass })}
         />
       </div>
-      <Chips
-        label="Spring lies, needed"
-        shown
-        options={[
-          { id: 'over', name: 'over the axle' },
-          { id: 'under', name: 'under the axle' },
-        ]}
-        value={facts.arrangement}
-        onPick={(arrangement) => onChange({ arrangement })}
-      />
+      {kind === 'longitudinalLeaf' ? (
+        <Chips
+          label="Spring lies, needed"
+          shown
+          options={[
+            { id: 'over', name: 'over the axle' },
+            { id: 'under', name: 'under the axle' },
+          ]}
+          value={facts.arrangement}
+          onPick={(arrangement) => onChange({ arrangement })}
+        />
+      ) : null}
       <Checkbox checked={facts.steered} onChange={(e) => onChange({ steered: e.target.checked })}>
         this axle steers
       </Checkbox>

@@ -1,9 +1,12 @@
 'use client';
+import { Select } from 'antd';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { useId } from 'react';
 import { type JobAxleAct } from '@/contracts/jobAxle';
 import { type JobView } from '@/contracts/job';
-import { AXLE_NAMES } from '@/core/suspension/names';
+import { AXLE_NAMES, SUSPENSIONS } from '@/core/suspension/names';
+import { KIND_IDS, type KindId } from '@/core/suspension/registry';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
@@ -13,7 +16,7 @@ import { Length, PlusMinus } from '../measured/Figure';
 import { TypedField, type Typed } from '../measured/TypedField';
 import { useKept } from '../measured/useKept';
 import { ASK_RULES } from './askRules';
-import { AxleFactFields, type AxleFactsDraft } from './AxleFactFields';
+import { AxleFactFields, factsReady, type AxleFactsDraft } from './AxleFactFields';
 
 /** Axles that can be worked on so far. */
 const WORKED = ['front', 'rear'] as const;
@@ -22,14 +25,16 @@ interface Draft extends AxleFactsDraft {
   /** Made once, so that a second try after a lost answer takes no axle in twice. */
   id: string;
   position: (typeof WORKED)[number];
+  suspension: KindId;
   wanted: Typed | null;
   tolerance: Typed | null;
   leafCount: number;
 }
 
-const emptyDraft = (position: Draft['position']): Draft => ({
+const emptyDraft = (position: Draft['position'], suspension: KindId): Draft => ({
   id: crypto.randomUUID(),
   position,
+  suspension,
   wanted: null,
   tolerance: null,
   leafCount: 4,
@@ -39,16 +44,27 @@ const emptyDraft = (position: Draft['position']): Draft => ({
 });
 
 function bodyOf(draft: Draft): JobAxleAct | undefined {
-  const { id, position, wanted, tolerance, leafCount, arrangement, axleClass, steered } = draft;
-  if (!wanted || !tolerance || !arrangement || !axleClass) return undefined;
+  const { id, position, suspension, wanted, tolerance, leafCount, axleClass, steered } = draft;
+  const arrangement = suspension === 'longitudinalLeaf' ? draft.arrangement : null;
+  if (!wanted || !tolerance || !axleClass || !factsReady(suspension, arrangement)) return undefined;
   const ask = { wantedChange: wanted.value, wantedTyped: wanted.typed, guess: null, guessTyped: null };
   const within = { tolerance: tolerance.value, toleranceTyped: tolerance.typed };
-  return { act: 'add', id, position, leafCount, facts: { arrangement, axleClass, steered }, ...ask, ...within };
+  return {
+    act: 'add',
+    id,
+    position,
+    suspension,
+    leafCount,
+    facts: { arrangement, axleClass, steered },
+    ...ask,
+    ...within,
+  };
 }
 
 /** The axles this job works on; another one of the vehicle is taken in here. */
 export function AxlesSheet({ job }: { job: JobHandle }) {
   const { view } = job;
+  const ids = useId();
   const router = useRouter();
   const { busy, problem, run } = useSend();
   const [draft, setDraft, forget] = useKept<Draft | null>(`${view.job.id}|axles`, null);
@@ -56,6 +72,11 @@ export function AxlesSheet({ job }: { job: JobHandle }) {
   const here = view.jobAxles.filter((x) => !x.dropped);
   const left = view.jobAxles.filter((x) => x.dropped);
   const free = WORKED.filter((position) => !view.jobAxles.some((x) => x.position === position));
+  /** What stands at a place: null where it cannot be worked on yet, leaf springs where nothing is written down. */
+  const kindAt = (position: (typeof WORKED)[number]): KindId | null => {
+    const found = view.axles.find((a) => a.position === position);
+    return found ? (KIND_IDS.find((kind) => kind === found.suspension) ?? null) : 'longitudinalLeaf';
+  };
   const act = (body: JobAxleAct, to?: string) =>
     run(async () => {
       await job.send('/axles', 'POST', body);
@@ -116,7 +137,7 @@ export function AxlesSheet({ job }: { job: JobHandle }) {
       </ul>
       {draft ? (
         <div role="group" aria-label={`Take in the ${draft.position} axle`}>
-          <h3 className="part">{AXLE_NAMES[draft.position]} axle, with leaf springs along the frame</h3>
+          <h3 className="part">{AXLE_NAMES[draft.position]} axle</h3>
           <div className="grid-fields">
             <TypedField
               label="Wanted height change there"
@@ -136,14 +157,27 @@ export function AxlesSheet({ job }: { job: JobHandle }) {
               draft={`${view.job.id}|axles|tolerance`}
               onChange={(tolerance) => set({ tolerance })}
             />
-            <AxleFactFields facts={draft} onChange={set} />
-            <Chips
-              label="Leaves in its pack"
-              shown
-              options={['1', '2', '3', '4', '5', '6', '7', '8', '9'].map((id) => ({ id, name: id }))}
-              value={String(draft.leafCount)}
-              onPick={(count) => set({ leafCount: Number(count) })}
-            />
+            <div className="field">
+              <label htmlFor={`${ids}-kind`}>It has</label>
+              <Select
+                id={`${ids}-kind`}
+                aria-label="The axle taken in has"
+                value={draft.suspension}
+                disabled={view.axles.some((a) => a.position === draft.position)}
+                options={KIND_IDS.map((kind) => ({ value: kind, label: SUSPENSIONS[kind] }))}
+                onChange={(suspension: KindId) => set({ suspension })}
+              />
+            </div>
+            <AxleFactFields kind={draft.suspension} facts={draft} onChange={set} />
+            {draft.suspension === 'longitudinalLeaf' ? (
+              <Chips
+                label="Leaves in its pack"
+                shown
+                options={['1', '2', '3', '4', '5', '6', '7', '8', '9'].map((id) => ({ id, name: id }))}
+                value={String(draft.leafCount)}
+                onPick={(count) => set({ leafCount: Number(count) })}
+              />
+            ) : null}
           </div>
           <div className="acts">
             <button
@@ -165,8 +199,19 @@ export function AxlesSheet({ job }: { job: JobHandle }) {
       ) : free.length > 0 ? (
         <div className="acts">
           {free.map((position) => (
-            <button key={position} type="button" className="act quiet" onClick={() => setDraft(emptyDraft(position))}>
+            <button
+              key={position}
+              type="button"
+              className="act quiet"
+              disabled={kindAt(position) === null}
+              onClick={() => setDraft(emptyDraft(position, kindAt(position) ?? 'longitudinalLeaf'))}
+            >
               Work on the {position} axle too
+              {kindAt(position) === null ? (
+                <span className="small">
+                  &nbsp;({SUSPENSIONS[view.axles.find((a) => a.position === position)!.suspension]}: not yet)
+                </span>
+              ) : null}
             </button>
           ))}
         </div>

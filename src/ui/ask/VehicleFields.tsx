@@ -3,11 +3,12 @@ import { Select } from 'antd';
 import { useId } from 'react';
 import { type KnownAxle } from '@/contracts/vehicle';
 import { type NewJob } from '@/contracts/ask';
+import { KIND_IDS, type KindId } from '@/core/suspension/registry';
 import { AXLE_NAMES, SUSPENSIONS, type Suspension } from '@/core/suspension/names';
 import { Chips } from '../controls/Chips';
 import { TextField } from '../controls/TextField';
 import { ASK_RULES } from './askRules';
-import { AxleFactFields, type AxleFactsDraft } from './AxleFactFields';
+import { AxleFactFields, factsReady, type AxleFactsDraft } from './AxleFactFields';
 import { TypedField, type Typed } from '../measured/TypedField';
 import { tankBody, TankFields, UNKNOWN_TANK, type TankDraft } from './TankFields';
 
@@ -18,6 +19,7 @@ export interface VehicleDraft extends AxleFactsDraft {
   maker: string;
   wheelbase: Typed | null;
   position: 'front' | 'rear';
+  suspension: KindId;
   use: string;
   tank: TankDraft;
   otherAxle: Suspension | null;
@@ -32,6 +34,7 @@ export const EMPTY_VEHICLE: VehicleDraft = {
   arrangement: null,
   axleClass: null,
   steered: false,
+  suspension: 'longitudinalLeaf',
   use: '',
   tank: UNKNOWN_TANK,
   otherAxle: null,
@@ -39,17 +42,20 @@ export const EMPTY_VEHICLE: VehicleDraft = {
 
 /** Whether a known axle still lacks what a job must know of it. */
 const unseen = (axle: KnownAxle | undefined): boolean =>
-  axle !== undefined && (axle.arrangement === null || axle.axleClass === null || axle.steered === null);
+  axle !== undefined &&
+  (axle.axleClass === null || axle.steered === null || !factsReady(axle.suspension, axle.arrangement));
 
 export function vehicleBody(v: VehicleDraft, axles: readonly KnownAxle[]): NewJob['vehicle'] | undefined {
-  const { name, maker, position, arrangement, axleClass, steered } = v;
+  const { name, maker, position, suspension, axleClass, steered } = v;
   if (v.axleId) {
     const known = axles.find((a) => a.id === v.axleId);
     if (!unseen(known)) return { kind: 'known', axleId: v.axleId, facts: null };
-    if (!arrangement || !axleClass) return undefined;
+    const arrangement = known && known.suspension !== 'longitudinalLeaf' ? null : v.arrangement;
+    if (!known || !axleClass || !factsReady(known.suspension, arrangement)) return undefined;
     return { kind: 'known', axleId: v.axleId, facts: { arrangement, axleClass, steered } };
   }
-  if (!name.trim() || !v.wheelbase || !arrangement || !axleClass) return undefined;
+  const arrangement = suspension === 'longitudinalLeaf' ? v.arrangement : null;
+  if (!name.trim() || !v.wheelbase || !axleClass || !factsReady(suspension, arrangement)) return undefined;
   const wheelbase = { wheelbase: v.wheelbase.value, wheelbaseTyped: v.wheelbase.typed };
   const others = v.otherAxle
     ? [{ position: position === 'rear' ? ('front' as const) : ('rear' as const), suspension: v.otherAxle }]
@@ -64,6 +70,7 @@ export function vehicleBody(v: VehicleDraft, axles: readonly KnownAxle[]): NewJo
     use: v.use,
     others,
     position,
+    suspension,
     arrangement,
     axleClass,
     steered,
@@ -81,8 +88,8 @@ interface Props {
 export function VehicleFields({ axles, vehicle, onChange }: Props) {
   const id = useId();
   const set = (part: Partial<VehicleDraft>) => onChange({ ...vehicle, ...part });
-  const facts = <AxleFactFields facts={vehicle} onChange={set} />;
   const known = axles.find((a) => a.id === vehicle.axleId);
+  const facts = <AxleFactFields kind={known?.suspension ?? vehicle.suspension} facts={vehicle} onChange={set} />;
   return (
     <div className="grid-fields">
       <div className="field wide">
@@ -133,6 +140,16 @@ export function VehicleFields({ axles, vehicle, onChange }: Props) {
             hint="trailer: hitch to axle"
             onChange={(wheelbase) => set({ wheelbase })}
           />
+          <div className="field">
+            <label htmlFor={`${id}-kind`}>This axle has</label>
+            <Select
+              id={`${id}-kind`}
+              aria-label="This axle has"
+              value={vehicle.suspension}
+              options={KIND_IDS.map((kind) => ({ value: kind, label: SUSPENSIONS[kind] }))}
+              onChange={(suspension: KindId) => set({ suspension })}
+            />
+          </div>
           {facts}
           <Chips
             label="Which axle"

@@ -89,7 +89,9 @@ export function VehicleSheet({ job }: { job: JobHandle }) {
         <dd>{[vehicle.name, vehicle.maker].filter(Boolean).join(', ')}</dd>
         <dt>This axle</dt>
         <dd>
-          {axle.position}, leaf springs {axle.arrangement} the axle{axle.steered ? ', steered' : ''}
+          {axle.position}, {SUSPENSIONS[axle.suspension]}
+          {axle.arrangement ? `, ${axle.arrangement} the axle` : ''}
+          {axle.steered ? ', steered' : ''}
         </dd>
         <dt>Wheelbase</dt>
         <dd>

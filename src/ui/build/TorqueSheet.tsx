@@ -4,7 +4,6 @@ import { looseJoints } from '@/contracts/openList';
 import { type NewTorque, type NewTorqueReading } from '@/contracts/torque';
 import {
   boltsOf,
-  JOINT_IDS,
   JOINTS,
   LUBRICATIONS,
   sameNumberOtherUnit,
@@ -21,6 +20,7 @@ import { parseMeasured } from '@/core/units/parse';
 import { TORQUE_READING_RULE, TORQUE_RULE } from '@/core/units/rules';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
+import { jointsOf } from '@/core/suspension/registry';
 import { Sheet } from '../controls/Sheet';
 import { valueText } from '../instruments/liveText';
 import { useInstrument } from '../instruments/useInstruments';
@@ -104,7 +104,7 @@ export function TorqueSheet({ job }: { job: JobHandle }) {
         </p>
       ))}
       <div className="torques">
-        {JOINT_IDS.map((joint) => (
+        {jointsOf(view.axle.suspension).map((joint) => (
           <TorqueRow key={joint} job={job} joint={joint} taking={taking} />
         ))}
       </div>

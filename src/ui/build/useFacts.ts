@@ -2,10 +2,9 @@
 import { useMemo } from 'react';
 import { storedFacts } from '@/contracts/fit';
 import { type JobView } from '@/contracts/job';
-import { sheetOf } from '@/contracts/sheet';
-import { missingFor } from '@/core/suspension/longitudinalLeaf/missing';
-import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
-import { factsOf } from '@/core/fit/leafWork';
+import { assembledOf } from '@/contracts/sheet';
+import { lacksOf } from '@/core/suspension/registry';
+import { factsOf } from '@/core/fit/work';
 import { type SolvedFacts } from '@/core/fit/mustFit';
 import { usePrediction } from '../prediction/usePrediction';
 
@@ -14,8 +13,8 @@ export function useFacts(view: JobView): SolvedFacts | null {
   const stored = storedFacts(view);
   const input = useMemo(() => {
     if (storedFacts(view)) return null;
-    const { input: made } = assemble(sheetOf(view));
-    return missingFor(made).length === 0 ? made : null;
+    const { input: made } = assembledOf(view);
+    return lacksOf(made).length === 0 ? made : null;
   }, [view]);
   const { prediction } = usePrediction(input, 0);
   if (stored) return stored;

@@ -5,7 +5,7 @@ import { SIDES } from '@/core/vehicle/side';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { knownOf } from '@/contracts/fit';
 import { CHECK_NAMES } from '@/contracts/fitText';
-import { factsOf, workOf } from '@/core/fit/leafWork';
+import { factsOf, leafWork } from '@/core/fit/work';
 import { mustFit } from '@/core/fit/mustFit';
 import { allFit } from '@/core/verdict';
 import { WAY_NOTES } from '@/core/selection/schools';
@@ -49,7 +49,7 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned, problem }
   const asked = changesOf(input, candidate);
   const rows = mustFit(
     {
-      ...workOf({ ...input, changes: asked }),
+      ...leafWork({ ...input, changes: asked }),
       ...(candidate.ways.some((way) => way === 'pack' || way === 'donorPack') && { packRating: candidate.rating }),
     },
     prediction && factsOf(prediction),

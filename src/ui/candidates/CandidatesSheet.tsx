@@ -24,7 +24,7 @@ import { CompareTable } from './CompareTable';
 import { LimitsBar, type LimitsDraft } from './LimitsBar';
 import { planOf } from './toPlan';
 import { type UboltFacts } from '@/core/selection/uboltNeed';
-import { useOwnPlans } from '../choose/ownPlans';
+import { useOwnPlans } from '../suspension/longitudinalLeaf/ownPlans';
 import { useSend } from '../job/useSend';
 import { faultText } from '../prediction/useWorker';
 import { useSearch } from './useSearch';
@@ -68,7 +68,7 @@ export function CandidatesSheet({ job, plan, input, ubolts }: Props) {
       front: main.front.value,
       rear: main.rear.value,
       steered: view.axle.steered,
-      arrangement: view.axle.arrangement,
+      arrangement: input.arrangement,
     };
   }, [input, view.axle]);
   const besidePlans = useOwnPlans(job, { input, stock, ubolts }, beside.length > 0 ? 1 : Infinity).plans;

@@ -14,10 +14,11 @@ import { Clock } from '../measured/Clock';
 
 /** Where the trade disagrees: both schools with their reasons, the shop's own way, and what was chosen here. */
 export function SchoolsSheet({ job }: { job: JobHandle }) {
-  const chosen = SCHOOLS.filter((s) => job.view.schools.some((c) => c.question === s.id && !c.ofShop)).length;
+  const asked = SCHOOLS.filter((s) => !s.ofLeaves || job.view.axle.suspension === 'longitudinalLeaf');
+  const chosen = asked.filter((s) => job.view.schools.some((c) => c.question === s.id && !c.ofShop)).length;
   return (
     <Sheet title="Where the trade disagrees" aside={<span className="muted">{chosen} chosen for this job</span>}>
-      {SCHOOLS.map((school) => (
+      {asked.map((school) => (
         <Question key={school.id} job={job} school={school} />
       ))}
     </Sheet>

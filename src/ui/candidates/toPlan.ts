@@ -1,12 +1,12 @@
-import { type ChangeRow } from '@/contracts/plan';
+import { type ChangeOf } from '@/contracts/plan';
 import { type Candidate } from '@/core/selection/generate';
 import { type StockPart } from '@/core/selection/parts';
 
 const text = (mm: number): string => `${Number(mm.toFixed(1))} mm`;
 
 /** A candidate as the lines of a plan: every figure with its text, every part by its name. */
-export function planOf(candidate: Candidate, parts: readonly StockPart[]): ChangeRow[] {
-  return candidate.changes.flatMap((change, k): ChangeRow[] => {
+export function planOf(candidate: Candidate, parts: readonly StockPart[]): ChangeOf<'longitudinalLeaf'>[] {
+  return candidate.changes.flatMap((change, k): ChangeOf<'longitudinalLeaf'>[] => {
     const part = parts.find((p) => p.id === candidate.sources[k]);
     // What the shelf says stays the shelf's word until somebody measures the part in hand.
     const source = 'catalogue';

@@ -1,29 +1,30 @@
 import Link from 'next/link';
+import { type ReactNode } from 'react';
 import { type FitRow } from '@/contracts/fit';
-import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
-import { Length } from '../measured/Figure';
 import { useWords } from '../measured/Quantity';
-import { UboltOrders, type UboltOffer } from './UboltOrders';
 
 interface Props {
   jobId: string;
   rows: readonly FitRow[];
-  prediction: LeafPrediction | null;
-  keepUbolts: boolean;
-  /** The U-bolts to order, where the old ones do not do. */
-  offer: UboltOffer | null;
+  /** Said under a row besides its reason, by its subject. */
+  notes?: Readonly<Record<string, ReactNode>>;
+  /** Lines behind the rows. */
+  more?: ReactNode;
+  /** After the list. */
+  children?: ReactNode;
 }
 
+/** Rows whose figure is told also when it fits. */
+const SHOWN: ReadonlySet<string> = new Set(['stress', 'coilStress', 'coilBind']);
+
 /** Bolts, stress and slack: three states, a STOP for what does not fit, and never OK while one row is not checked. */
-export function ChecksSheet({ jobId, rows, prediction, keepUbolts, offer }: Props) {
+export function ChecksSheet({ jobId, rows, notes = {}, more, children }: Props) {
   const words = useWords();
   const open = rows.filter((row) => row.state === 'not checked').length;
   const bad = rows.filter((row) => row.state === 'does not fit' && row.blocks).length;
   const later = rows.filter((row) => row.state === 'does not fit' && !row.blocks).length;
-  const ubolt = prediction?.ubolt;
-  const bolt = prediction?.centreBolt;
   return (
     <Sheet
       title="Will it go together"
@@ -50,21 +51,8 @@ export function ChecksSheet({ jobId, rows, prediction, keepUbolts, offer }: Prop
             <tr key={row.subject} data-check={row.subject}>
               <td>
                 {row.name}
-                {row.subject === 'threads' && ubolt && ubolt !== 'new set' ? (
-                  <div className="muted">
-                    {ubolt.exposedAfter < 0 ? (
-                      <>
-                        the legs end <Length mm={-ubolt.exposedAfter} /> inside the nut’s outer face
-                      </>
-                    ) : (
-                      <>
-                        <Length mm={ubolt.exposedAfter} /> or{' '}
-                        <span className="figure">{ubolt.threadsLeft.toFixed(1)}</span> threads left beyond the nut
-                      </>
-                    )}
-                  </div>
-                ) : null}
-                {row.reason && (row.state !== 'fits' || row.subject === 'stress') ? (
+                {notes[row.subject]}
+                {row.reason && (row.state !== 'fits' || SHOWN.has(row.subject)) ? (
                   <div className={row.state === 'does not fit' ? '' : 'muted'}>{words(row.reason)}</div>
                 ) : null}
                 {row.defect ? (
@@ -79,40 +67,17 @@ export function ChecksSheet({ jobId, rows, prediction, keepUbolts, offer }: Prop
                 ) : row.state === 'does not fit' ? (
                   <span className="stop-word">STOP does not fit</span>
                 ) : (
-                  <Marked kind={row.state === 'fits' ? 'done' : 'untouched'}>{row.state}</Marked>
+                  <Marked kind={row.state === 'fits' ? 'done' : row.state === 'look' ? 'look' : 'untouched'}>
+                    {row.state}
+                  </Marked>
                 )}
               </td>
             </tr>
           ))}
-          {bolt ? (
-            <tr>
-              <td>
-                Centre bolt needed, under its head
-                {bolt.origin === 'assumed' ? (
-                  <div>
-                    <span className="assumed">nut and pitch assumed</span>
-                  </div>
-                ) : null}
-              </td>
-              <td className="verdict">
-                <Length mm={bolt.least} unit={false} /> to <Length mm={bolt.most} />
-              </td>
-            </tr>
-          ) : null}
+          {more}
         </tbody>
       </table>
-      {offer ? <UboltOrders offer={offer} /> : null}
-      {keepUbolts && ubolt && (ubolt === 'new set' || ubolt.engagement === 'does not fit') ? (
-        <div className="note">
-          <p>
-            <Marked kind="look">The goal says to keep the U-bolts; with this plan they cannot be kept.</Marked>
-          </p>
-        </div>
-      ) : null}
-      <p className="small">
-        U-bolts: many shops fit new ones every time, since they stretch and tire; others use sound ones again on fresh
-        thread. New is the default here.
-      </p>
+      {children}
       <Link href={`/jobs/${jobId}/build`} prefetch={false}>
         Answer the slack and support questions
       </Link>

@@ -2,9 +2,10 @@
 import { type JobView } from '@/contracts/job';
 import { chanceOf } from '@/core/height/chance';
 import { summarise } from '@/core/prediction/ledger';
-import { inputLabel } from '@/core/suspension/longitudinalLeaf/words';
+import { type Contribution } from '@/core/prediction/sensitivity';
+import { labelOf } from '@/core/suspension/registry';
 import { type Band } from '@/core/prediction/band';
-import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLeaf/kind';
+import { type LedgerLine } from '@/core/prediction/ledger';
 import { Sheet } from '../controls/Sheet';
 import { LedgerTable } from '../ledger/LedgerTable';
 import { Waterfall } from '../ledger/Waterfall';
@@ -14,8 +15,15 @@ import { Length, PlusMinus } from '../measured/Figure';
 interface Props {
   view: JobView;
   sideName: string;
-  side: LeafSide;
-  state: LeafState;
+  state: {
+    id: string;
+    name: string;
+    ledger: readonly LedgerLine[];
+    firstOrder: number;
+    contributions: readonly Contribution[];
+  };
+  /** What a handbook rule says of the same change, where there is one; null where it has nothing on what is planned. */
+  handbook?: number | null | undefined;
   band: Band | undefined;
   progress: number | null;
   onStop: () => void;
@@ -25,13 +33,14 @@ interface Props {
 export const REACH_WORDS = { likely: 'likely reached', edge: 'at the edge', missed: 'likely missed' } as const;
 
 /** Where every millimetre comes from, and how that stands against what was wanted. */
-export function LedgerSheet({ view, sideName, side, state, band, progress, onStop }: Props) {
+export function LedgerSheet({ view, sideName, state, handbook, band, progress, onStop }: Props) {
   const { job } = view;
   const wantedHere = view.states.find((s) => s.id === state.id)?.wanted ?? false;
   const half = band?.half ?? state.firstOrder;
   const { change } = summarise(state.ledger);
   const short = job.wantedChange - change;
   const chance = chanceOf(change, half, { target: job.wantedChange, tolerance: job.tolerance });
+  const label = (path: string) => labelOf(view.axle.suspension, path);
   const [worst, ...next] = state.contributions.filter((c) => c.effect >= 0.5);
   return (
     <Sheet title={`Height ledger, ${sideName}, ${state.name}`}>
@@ -84,23 +93,19 @@ export function LedgerSheet({ view, sideName, side, state, band, progress, onSto
               Your guess: <Length mm={job.guess} signed />.{' '}
             </>
           )}
-          {side.handbook ? (
+          {handbook === undefined ? null : handbook === null ? (
+            'The handbook rule has nothing on this.'
+          ) : (
             <>
-              {side.handbook.change === null ? (
-                'The handbook rule has nothing on this.'
-              ) : (
-                <>
-                  Handbook rule: <Length mm={side.handbook.change} signed />
-                  {state.id === view.states[0]?.id ? '' : ' (as it stands today)'}.
-                </>
-              )}
+              Handbook rule: <Length mm={handbook} signed />
+              {state.id === view.states[0]?.id ? '' : ' (as it stands today)'}.
             </>
-          ) : null}
+          )}
         </p>
         {worst ? (
           <div className="note">
             <p>
-              <strong>{inputLabel(worst.path)}</strong> moves this most (<PlusMinus mm={worst.effect} />
+              <strong>{label(worst.path)}</strong> moves this most (<PlusMinus mm={worst.effect} />
               {worst.origin === 'assumed' ? ', assumed' : ''}):{' '}
               {worst.origin === 'assumed' ? 'find it out' : 'measure it again'} to narrow the band.
             </p>
@@ -110,7 +115,7 @@ export function LedgerSheet({ view, sideName, side, state, band, progress, onSto
                 {next.slice(0, 2).map((c, i) => (
                   <span key={c.path}>
                     {i > 0 ? ', ' : ''}
-                    {inputLabel(c.path)} (<PlusMinus mm={c.effect} />)
+                    {label(c.path)} (<PlusMinus mm={c.effect} />)
                   </span>
                 ))}
                 .

@@ -3,12 +3,11 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { type JobView } from '@/contracts/job';
 import { planText } from '@/contracts/planText';
-import { sheetOf } from '@/contracts/sheet';
+import { assembledOf, axleSheetOf } from '@/contracts/sheet';
 import { bodyPitch, levelOf, sinksBy, type LevelState } from '@/core/height/level';
 import { goalValue } from '@/core/height/goals';
 import { LEAST_LOAD, otherAxleOf, type OtherAxle } from '@/core/measure/otherAxle';
-import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
-import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
+import { type AxlePrediction } from '@/core/suspension/registry';
 import { decimalText } from '@/core/units/format';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
@@ -20,9 +19,9 @@ import { usePrediction } from '../prediction/usePrediction';
 import { Quantity, useQuantityText } from '../measured/Quantity';
 
 /** How the vehicle stands across and along before and after, in every load state. */
-export function LevelSheet({ view, prediction }: { view: JobView; prediction: LeafPrediction }) {
+export function LevelSheet({ view, prediction }: { view: JobView; prediction: AxlePrediction }) {
   const base = view.states[0]!;
-  const sheet = sheetOf(view, []);
+  const sheet = axleSheetOf(view);
   const { position } = view.axle;
   const { wheelbase } = view.vehicle;
   const values = figureValues(view, null);
@@ -153,9 +152,9 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Le
 }
 
 /** What is foretold of the other axle, where the same job works on it; null while it is not. */
-function useOtherAxle(view: JobView): LeafPrediction | null {
+function useOtherAxle(view: JobView): AxlePrediction | null {
   const other = view.others.find((o) => o.axle.position !== view.axle.position);
-  const input = useMemo(() => (other ? assemble(sheetOf(other)).input : null), [other]);
+  const input = useMemo(() => (other ? assembledOf(other).input : null), [other]);
   return usePrediction(input, 0, true).prediction;
 }
 

@@ -1,13 +1,16 @@
 'use client';
 import { type JobView } from '@/contracts/job';
+import { CHANGE_KINDS, type ChangeKind } from '@/contracts/plan';
+import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { TypedField } from '../measured/TypedField';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
-import Link from 'next/link';
+import { type ReactNode } from 'react';
+import { COIL_END_NAMES } from '../controls/coilEnds';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
-import { CHANGES, type ChangeKind, type DraftLine } from './planDraft';
+import { CHANGES, type DraftLine } from './planDraft';
 import { type PlanHandle } from './usePlan';
 
 /** What a plan may hold more than once. */
@@ -25,7 +28,7 @@ function refusal(kind: ChangeKind, view: JobView, lines: readonly DraftLine[]): 
 const EYE_NAMES = { upturned: 'upturned', berlin: 'centred', downturned: 'downturned' };
 
 /** The plan of changes, line by line. */
-export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) {
+export function PlanEditor({ view, plan, children }: { view: JobView; plan: PlanHandle; children?: ReactNode }) {
   const { lines, set } = plan;
   const replace = (key: string, next: Partial<DraftLine>) =>
     set(lines.map((line) => (line.key === key ? { ...line, ...next } : line)));
@@ -56,11 +59,11 @@ export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) 
                 {line.part ? <span className="muted small"> {line.part.partName}</span> : null}
                 {line.pack ? <span className="muted small"> {line.pack.partName ?? 'from the bench'}</span> : null}
               </h3>
-              {line.kind === 'addLeaf' ? (
+              {line.kind === 'addLeaf' || line.kind === 'coil' ? (
                 <Chips
-                  label="Leaf’s figures come from"
+                  label={line.kind === 'coil' ? 'Its figures come from' : 'Leaf’s figures come from'}
                   options={[
-                    { id: 'measured', name: 'leaf in hand' },
+                    { id: 'measured', name: line.kind === 'coil' ? 'coil in hand' : 'leaf in hand' },
                     { id: 'catalogue', name: 'catalogue' },
                   ]}
                   value={line.source}
@@ -71,13 +74,34 @@ export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) 
                 Take out
               </button>
             </div>
-            {CHANGES[line.kind].form ? (
+            {CHANGES[line.kind].forms === 'eyes' ? (
               <Chips
                 label="Eyes of the new main leaf"
                 options={EYE_FORMS.map((form) => ({ id: form, name: EYE_NAMES[form] }))}
                 value={line.form ?? null}
                 onPick={(form) => replace(line.key, { form })}
               />
+            ) : null}
+            {CHANGES[line.kind].forms === 'coilEnds' ? (
+              <div className="facts-row">
+                <Chips
+                  label="Its ends are"
+                  shown
+                  options={COIL_ENDS.map((ends) => ({ id: ends, name: COIL_END_NAMES[ends] }))}
+                  value={line.ends ?? null}
+                  onPick={(ends) => replace(line.key, { ends })}
+                />
+                <Chips
+                  label="They are"
+                  shown
+                  options={[
+                    { id: 'new', name: 'new' },
+                    { id: 'used', name: 'used' },
+                  ]}
+                  value={line.used ? 'used' : 'new'}
+                  onPick={(id) => replace(line.key, { used: id === 'used' })}
+                />
+              </div>
             ) : null}
             {line.kind === 'shackle' && view.pack.shackleEye === null ? (
               <p>
@@ -118,7 +142,7 @@ export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) 
       })}
       <ProblemNote problem={plan.problem} />
       <div className="acts">
-        {(Object.keys(CHANGES) as ChangeKind[])
+        {(CHANGE_KINDS[view.axle.suspension] as readonly ChangeKind[])
           .filter((kind) => kind !== 'pack')
           .map((kind) => {
             const no = refusal(kind, view, lines);
@@ -141,15 +165,7 @@ export function PlanEditor({ view, plan }: { view: JobView; plan: PlanHandle }) 
           </button>
         ) : null}
       </div>
-      <p>
-        <Link href={`/bench?job=${view.id}`} prefetch={false}>
-          Lay this pack on the bench
-        </Link>{' '}
-        <span className="muted">to mix it with another leaf by leaf</span>
-      </p>
-      <p className="muted small">
-        Spring leaves are never heated, welded, torch-cut or drilled. Re-arching is specialist work with a crack test.
-      </p>
+      {children}
     </Sheet>
   );
 }

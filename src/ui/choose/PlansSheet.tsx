@@ -3,9 +3,7 @@ import { Input } from 'antd';
 import { useState } from 'react';
 import { type ChangeRow, type PlanAct } from '@/contracts/plan';
 import { changeText } from '@/contracts/planText';
-import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
-import { type StockPart } from '@/core/selection/parts';
-import { type UboltFacts } from '@/core/selection/uboltNeed';
+import { type Ranked } from '@/core/selection/search';
 import { CompareTable } from '../candidates/CompareTable';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
@@ -14,20 +12,17 @@ import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { faultText } from '../prediction/useWorker';
-import { useOwnPlans } from './ownPlans';
 import { type PlanHandle } from './usePlan';
 
 interface Props {
   job: JobHandle;
   plan: PlanHandle;
-  /** The axle as it stands, without a plan. */
-  input: LeafAxleInput;
-  stock: readonly StockPart[];
-  ubolts: UboltFacts;
+  /** The plans solved side by side; left out where they are not. */
+  compared?: { plans: readonly Ranked[]; solving: boolean; fault: string | null };
 }
 
 /** The plans of a job: several by name, one at work, side by side with how it stands today. */
-export function PlansSheet({ job, plan, input, stock, ubolts }: Props) {
+export function PlansSheet({ job, plan, compared }: Props) {
   const { view } = job;
   const { busy, problem, run } = useSend();
   const [name, setName] = useState('');
@@ -37,7 +32,6 @@ export function PlansSheet({ job, plan, input, stock, ubolts }: Props) {
     void act({ act: 'new', id: crypto.randomUUID(), name: name.trim() || fresh, changes: [...changes] }).then(
       (ok) => ok && setName(''),
     );
-  const compared = useOwnPlans(job, { input, stock, ubolts }, 2);
   return (
     <Sheet
       title="Plans"
@@ -92,9 +86,9 @@ export function PlansSheet({ job, plan, input, stock, ubolts }: Props) {
         </button>
       </div>
       <ProblemNote problem={problem} />
-      {compared.solving ? <Waiting what="setting the plans side by side" /> : null}
-      {compared.fault ? <Marked kind="look">{faultText(compared.fault)}</Marked> : null}
-      {compared.plans.length > 1 ? (
+      {compared?.solving ? <Waiting what="setting the plans side by side" /> : null}
+      {compared?.fault ? <Marked kind="look">{faultText(compared.fault)}</Marked> : null}
+      {compared && compared.plans.length > 1 ? (
         <div className="standing">
           <CompareTable
             found={compared.plans}

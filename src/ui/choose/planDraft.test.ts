@@ -1,5 +1,5 @@
-import { changeSchema, type ChangeRow } from '@/contracts/plan';
-import { CHANGES, completeLine, lineOf, type ChangeKind } from './planDraft';
+import { changeSchema, type ChangeKind, type ChangeRow } from '@/contracts/plan';
+import { CHANGES, completeLine, lineOf } from './planDraft';
 
 const stored: ChangeRow[] = [
   {
@@ -45,6 +45,12 @@ const stored: ChangeRow[] = [
   { kind: 'block', height: 0, heightTyped: '0' },
   { kind: 'shackle', length: 120, lengthTyped: '120' },
   { kind: 'overAxle', height: 20, heightTyped: '20' },
+  {
+    kind: 'coil',
+    ...{ wire: 16.6, wireTyped: '16.6', outside: 146, outsideTyped: '146', turns: 8.75, turnsTyped: '8 3/4' },
+    ...{ free: 424, freeTyped: '424', ends: 'closedGround', used: false, source: 'catalogue' },
+  },
+  { kind: 'spacer', height: 15, heightTyped: '15' },
 ];
 
 test.each(stored)('a stored $kind becomes a line and the same change again', (change) => {

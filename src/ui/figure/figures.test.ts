@@ -6,10 +6,11 @@ import { flatbedSheet } from '../../../tests/reference/sheets';
 import { viewOf } from '../../../tests/reference/views';
 import { fit } from '../drawing/scale';
 import { allFields, fieldKey, type FieldAt } from '../measure/fields';
-import { benchFigure, leavesFigure } from './leafFigures';
+import { benchFigure, leavesFigure } from '../suspension/longitudinalLeaf/leafFigures';
 import { TOUCH, type Figure, type Marks } from './marks';
-import { springFigure } from './springFigure';
-import { stackFigure, threadFigure } from './stackFigure';
+import { springFigure } from '../suspension/longitudinalLeaf/springFigure';
+import { stackFigure, threadFigure } from '../suspension/longitudinalLeaf/stackFigure';
+import { leafStandIn } from '../suspension/longitudinalLeaf/figures';
 import { figureValues, type Values } from './values';
 import { endFigure, roadFigure, vehicleFigure, type FieldOf } from './vehicleFigures';
 
@@ -43,7 +44,7 @@ const CASES = [
 ] as const;
 
 test.each(CASES)('%s: every field has its dimension, and nothing is drawn at no place', (_, sheet, arrangement) => {
-  const figures = figuresOf(figureValues(viewOf(sheet), 'today'), arrangement);
+  const figures = figuresOf(figureValues(viewOf(sheet), 'today', leafStandIn(viewOf(sheet))), arrangement);
   const keys = new Set(figures.flatMap((f) => drawn(f, 540).dimensions.map((d) => fieldKey(d.at))));
   const base = allFields(viewOf(sheet)).filter((at) => at.stateId === null || at.stateId === 'today');
   expect(base.map(fieldKey).filter((key) => !keys.has(key))).toEqual([]);
@@ -63,7 +64,7 @@ test.each(CASES)(
   '%s: a finger finds each dimension: touch areas cover one another by less than half',
   (_, sheet, arrangement) => {
     for (const width of [540, 370])
-      for (const figure of figuresOf(figureValues(viewOf(sheet), 'today'), arrangement)) {
+      for (const figure of figuresOf(figureValues(viewOf(sheet), 'today', leafStandIn(viewOf(sheet))), arrangement)) {
         const { dimensions } = drawn(figure, width);
         const pairs = dimensions.flatMap((p, i) => dimensions.slice(i + 1).map((q) => ({ p, q, by: overlap(p, q) })));
         const bad = pairs
@@ -78,7 +79,7 @@ test.each(CASES)(
 
 test('dimensions stand inside the paper', () => {
   for (const width of [540, 370])
-    for (const figure of figuresOf(figureValues(viewOf(full), 'today'), 'over')) {
+    for (const figure of figuresOf(figureValues(viewOf(full), 'today', leafStandIn(viewOf(full))), 'over')) {
       const s = fit(figure.extent, width, figure.margin);
       for (const { x, y, at } of figure.marks(s).dimensions) {
         expect([figure.name, fieldKey(at), x > 10 && x < width - 10]).toEqual([figure.name, fieldKey(at), true]);
@@ -92,15 +93,18 @@ test('dimensions stand inside the paper', () => {
 });
 
 test('what is read is drawn solid at its own length, what is not is dotted from a stand-in', () => {
-  const values = figureValues(viewOf(full), 'today');
+  const values = figureValues(viewOf(full), 'today', leafStandIn(viewOf(full)));
   expect(values('hubToLip', 'left')).toEqual({ value: 520, known: true });
   expect(values('groundToLip', 'left')).toMatchObject({ known: false, value: 350 + 520 });
   expect(values('padLoad', 'left')).toEqual({ known: false, value: 725 });
   // One side alone stands in for the other.
   const left = { ...full, readings: full.readings.filter((r) => !(r.point === 'hubToLip' && r.side === 'right')) };
-  expect(figureValues(viewOf(left), 'today')('hubToLip', 'right')).toEqual({ value: 520, known: false });
+  expect(figureValues(viewOf(left), 'today', leafStandIn(viewOf(left)))('hubToLip', 'right')).toEqual({
+    value: 520,
+    known: false,
+  });
   // In another load state nothing of today is called read.
-  expect(figureValues(viewOf(full), 'laden')('loadedArch', 'left').known).toBe(false);
+  expect(figureValues(viewOf(full), 'laden', leafStandIn(viewOf(full)))('loadedArch', 'left').known).toBe(false);
   const end = drawn(endFigure(values, field), 540);
   const height = end.dimensions.find((d) => d.at.point === 'hubToLip' && d.at.side === 'left')!;
   const s = fit(endFigure(values, field).extent, 540, endFigure(values, field).margin);

@@ -1,9 +1,10 @@
 'use client';
-import { RULE_IDS, ruleOf, SHEETS, worse, type InspectionVerdict, type SheetId } from '@/core/inspection/rules';
+import { ruleOf, SHEETS, worse, type InspectionVerdict, type SheetId } from '@/core/inspection/rules';
+import { rulesOf } from '@/core/suspension/registry';
 import { Sheet } from '../controls/Sheet';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { useJob } from '../job/useJob';
-import { BrokenLeaf } from './BrokenLeaf';
+import { screensOf } from '../suspension/registry';
 import { FailureSheet } from './FailureSheet';
 import { RuleRow } from './RuleRow';
 import { SideFindings } from './SideFindings';
@@ -12,6 +13,8 @@ import { VerdictMark } from './VerdictMark';
 export function InspectStation({ first, people, person }: StationProps) {
   const job = useJob(first);
   const { findings } = job.view;
+  const kind = job.view.axle.suspension;
+  const { InspectAside } = screensOf(kind);
   const worst = findings.reduce<InspectionVerdict | null>(
     (v, f) => (v === null ? f.verdict : worse(v, f.verdict)),
     null,
@@ -25,23 +28,26 @@ export function InspectStation({ first, people, person }: StationProps) {
             worst ? <VerdictMark verdict={worst} prefix="worst so far: " /> : <span className="muted">nothing yet</span>
           }
         >
-          {(Object.entries(SHEETS) as [SheetId, string][]).map(([id, name]) => (
-            <section key={id} className="place" aria-label={name}>
-              <h2>{name}</h2>
-              {RULE_IDS.filter((rule) => ruleOf(rule).sheet === id).map((rule) => (
-                <RuleRow key={rule} job={job} id={rule} />
-              ))}
-            </section>
-          ))}
+          {(Object.entries(SHEETS) as [SheetId, string][]).flatMap(([id, name]) => {
+            const rules = rulesOf(kind).filter((rule) => ruleOf(rule).sheet === id);
+            return rules.length === 0
+              ? []
+              : [
+                  <section key={id} className="place" aria-label={name}>
+                    <h2>{name}</h2>
+                    {rules.map((rule) => (
+                      <RuleRow key={rule} job={job} id={rule} />
+                    ))}
+                  </section>,
+                ];
+          })}
           <p className="muted">
             Where road safety is touched the law, the maker and a licensed inspector decide; these rules only help to
             look.
           </p>
         </Sheet>
         <div className="sheets inspect-aside">
-          <Sheet title="The pack, and where a leaf is broken">
-            <BrokenLeaf job={job} />
-          </Sheet>
+          <InspectAside job={job} />
           <SideFindings job={job} />
           <FailureSheet job={job} />
         </div>

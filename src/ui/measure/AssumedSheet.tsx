@@ -1,12 +1,12 @@
 'use client';
 import { type JobView } from '@/contracts/job';
-import { inputLabel } from '@/core/suspension/longitudinalLeaf/words';
+import { labelOf } from '@/core/suspension/registry';
 import { pointOf } from '@/core/measure/points';
 import { decimalText } from '@/core/units/format';
 import { Sheet } from '../controls/Sheet';
 import { PlusMinus } from '../measured/Figure';
 import { type FieldAt } from './fields';
-import { type Assumptions } from './useAssumptions';
+import { type Assumptions } from './assumptions';
 
 interface Props {
   view: JobView;
@@ -19,7 +19,7 @@ const WORTH = 0.05;
 
 /** What was not read, worst first, and what reading it would take off the band. */
 export function AssumedSheet({ view, assumptions, onPick }: Props) {
-  const { ranked, by, half } = assumptions;
+  const { ranked, by, half, trial } = assumptions;
   const rows = ranked.filter((a) => a.effect >= WORTH).slice(0, 8);
   const fieldOf = (path: string, point: NonNullable<(typeof rows)[number]['point']>): FieldAt => ({
     point,
@@ -32,8 +32,8 @@ export function AssumedSheet({ view, assumptions, onPick }: Props) {
       title="Not read, but reckoned with"
       aside={
         <span className="muted">
-          {by === 'plan' ? 'what it does to the planned height' : 'what it would do to one more leaf like the second'},
-          band <PlusMinus mm={half} />
+          {by === 'plan' ? 'what it does to the planned height' : `what it would do to ${trial}`}, band{' '}
+          <PlusMinus mm={half} />
         </span>
       }
     >
@@ -59,11 +59,11 @@ export function AssumedSheet({ view, assumptions, onPick }: Props) {
                   <td>
                     {point ? (
                       <button type="button" className="link" onClick={() => onPick(fieldOf(path, point))}>
-                        {inputLabel(path)}
+                        {labelOf(view.axle.suspension, path)}
                       </button>
                     ) : (
                       <>
-                        {inputLabel(path)} <span className="muted">no tape reaches it</span>
+                        {labelOf(view.axle.suspension, path)} <span className="muted">no tape reaches it</span>
                       </>
                     )}
                   </td>

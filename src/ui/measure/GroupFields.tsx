@@ -1,6 +1,7 @@
 'use client';
 import { Fragment, type ReactNode } from 'react';
-import { GROUPS, pointOf, type GroupId } from '@/core/measure/points';
+import { pointOf, type GroupId } from '@/core/measure/points';
+import { groupsOf } from '@/core/suspension/registry';
 import { type JobHandle } from '../job/useJob';
 import { FieldOfSheet, type FieldHooks } from './FieldOfSheet';
 import { fieldKey, groupFields, type FieldAt } from './fields';
@@ -18,8 +19,9 @@ interface Props extends FieldHooks {
 
 /** One group of the sheet in measuring order: the minimal readings in sight, the rest unfolds. */
 export function GroupFields({ job, group, narrows, lead, children, ...hooks }: Props) {
-  const index = GROUPS.findIndex((g) => g.id === group);
-  const { title, buys } = GROUPS[index]!;
+  const groups = groupsOf(job.view.axle.suspension);
+  const index = groups.findIndex((g) => g.id === group);
+  const { title, buys } = groups[index]!;
   const fields = groupFields(job.view, group).filter((at) => at.leafId === null);
   const first = fields.filter((at) => pointOf(at.point).minimal);
   const rest = fields.filter((at) => !pointOf(at.point).minimal);

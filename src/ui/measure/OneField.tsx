@@ -1,7 +1,8 @@
 'use client';
 import { type ReactNode } from 'react';
 import { readingKey } from '@/contracts/reading';
-import { GROUPS, pointOf, type GroupId } from '@/core/measure/points';
+import { pointOf, type GroupId } from '@/core/measure/points';
+import { groupsOf } from '@/core/suspension/registry';
 import { PLACES } from '@/core/sheet/point';
 import { type JobHandle } from '../job/useJob';
 import { DayBar } from './DayBar';
@@ -28,14 +29,14 @@ export function OneField({ job, hooks, focus, onPick, figure, lacking, extras }:
   const here = focus ? fields.findIndex((at) => fieldKey(at) === fieldKey(focus)) : -1;
   const index = Math.max(0, here);
   const at = fields[index]!;
-  const group = GROUPS.find((g) => g.id === pointOf(at.point).group)!;
+  const group = groupsOf(view.axle.suspension).find((g) => g.id === pointOf(at.point).group)!;
   const isRead = (f: FieldAt) => view.readings.some((r) => readingKey(r) === fieldKey(f));
   const go = (to: number) => {
     const next = fields[Math.min(fields.length - 1, Math.max(0, to))]!;
     onPick(next);
   };
   const firstOfGroup = fields.findIndex((f) => pointOf(f.point).group === group.id) === index;
-  const { lead, children } = extras(group.id);
+  const { lead, children } = extras(group.id as GroupId);
   return (
     <div className="one-field">
       <div className="one-figure">{figure}</div>

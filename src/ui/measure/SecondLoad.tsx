@@ -24,7 +24,7 @@ export function SecondLoad({ job, ...hooks }: FieldHooks & { job: JobHandle }) {
           onPick={setPicked}
         />
       </div>
-      <FieldGrid key={stateId} job={job} fields={againFields(stateId)} {...hooks} />
+      <FieldGrid key={stateId} job={job} fields={againFields(job.view, stateId)} {...hooks} />
     </>
   );
 }

@@ -1,8 +1,7 @@
 'use client';
-import { useMemo } from 'react';
 import { type JobView } from '@/contracts/job';
-import { sheetOf } from '@/contracts/sheet';
-import { consistency, FLAG_RULES, type Flag, type Said } from '@/core/suspension/longitudinalLeaf/consistency';
+import { type PointId } from '@/core/measure/points';
+import { type Flag, type Said } from '@/core/sheet/flag';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { Length } from '../measured/Figure';
@@ -10,14 +9,20 @@ import { fieldKey, spokenField, type FieldAt } from './fields';
 import { lowerFirst } from './missingText';
 import { Quantity } from '../measured/Quantity';
 
+/** What does not go together, and all that is watched. */
+export interface Watched {
+  flags: readonly Flag<PointId>[];
+  rules: readonly string[];
+}
+
 interface Props {
   view: JobView;
   onPick: (at: FieldAt) => void;
 }
 
 /** Readings that do not go together, each with the fields to read again. */
-export function WatchSheet({ view, onPick }: Props) {
-  const flags = useMemo(() => consistency(sheetOf(view)), [view]);
+export function WatchSheet({ view, watched, onPick }: Props & { watched: Watched }) {
+  const { flags, rules } = watched;
   return (
     <Sheet
       id="watch"
@@ -31,7 +36,7 @@ export function WatchSheet({ view, onPick }: Props) {
       }
     >
       {flags.length === 0 ? (
-        <p className="muted">Watched: {Object.values(FLAG_RULES).join(', ')}.</p>
+        <p className="muted">Watched: {rules.join(', ')}.</p>
       ) : (
         <ul className="stored" data-testid="flags">
           {flags.map((flag, i) => (
@@ -43,7 +48,7 @@ export function WatchSheet({ view, onPick }: Props) {
   );
 }
 
-function FlagLine({ view, flag, onPick }: Props & { flag: Flag }) {
+function FlagLine({ view, flag, onPick }: Props & { flag: Flag<PointId> }) {
   return (
     <li data-flag={flag.rule}>
       <Marked kind="look">

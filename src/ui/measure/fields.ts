@@ -1,7 +1,8 @@
 import { readingKey } from '@/contracts/reading';
 import { type JobView } from '@/contracts/job';
 import { otherOf, SIDES, type Side } from '@/core/vehicle/side';
-import { GROUPS, POINT_IDS, pointOf, type GroupId, type PointId } from '@/core/measure/points';
+import { POINT_IDS, pointOf, type GroupId, type PointId } from '@/core/measure/points';
+import { groupsOf } from '@/core/suspension/registry';
 
 /** One field of the measuring sheet. */
 export interface FieldAt {
@@ -17,8 +18,12 @@ export const fieldKey = (at: FieldAt): string => readingKey({ ...at, phase: 'bef
 export const sameField = (p: FieldAt | null, q: FieldAt | null): boolean =>
   p !== null && q !== null && fieldKey(p) === fieldKey(q);
 
-/** Points read again with another load aboard. */
-export const AGAIN: readonly PointId[] = ['hubToLip', 'loadedArch', 'padLoad', 'axleLoad', 'otherAxleLip'];
+/** Points read again with another load aboard, of any kind of axle. */
+const AGAIN: readonly PointId[] = ['hubToLip', 'loadedArch', 'coilLength', 'padLoad', 'axleLoad', 'otherAxleLip'];
+const againOf = (view: JobView): PointId[] => {
+  const groups = groupsOf(view.axle.suspension).map((g) => g.id);
+  return AGAIN.filter((point) => groups.includes(pointOf(point).group));
+};
 
 /** The fields of one group in the order they are walked. */
 export function groupFields(view: JobView, group: GroupId, stateId = view.states[0]?.id ?? null): FieldAt[] {
@@ -48,15 +53,15 @@ export function groupFields(view: JobView, group: GroupId, stateId = view.states
 }
 
 /** Fields that read the spring again in another load state. */
-export const againFields = (stateId: string): FieldAt[] =>
-  AGAIN.flatMap((point) =>
+export const againFields = (view: JobView, stateId: string): FieldAt[] =>
+  againOf(view).flatMap((point) =>
     (pointOf(point).sided ? SIDES : [null]).map((side) => ({ point, side, leafId: null, stateId })),
   );
 
 /** Every field of the sheet in the order of walking round the vehicle; the other load states last. */
 export const allFields = (view: JobView): FieldAt[] => [
-  ...GROUPS.flatMap((g) => groupFields(view, g.id)),
-  ...view.states.slice(1).flatMap((s) => againFields(s.id)),
+  ...groupsOf(view.axle.suspension).flatMap((g) => groupFields(view, g.id as GroupId)),
+  ...view.states.slice(1).flatMap((s) => againFields(view, s.id)),
 ];
 
 /** Which leaf, from the main leaf 1 down, and which side a field is of; where the springs are unlike, each thing read of one says whose. */

@@ -1,7 +1,7 @@
 import { readingKey } from '@/contracts/reading';
 import { type JobView } from '@/contracts/job';
-import { type Missing } from '@/core/suspension/longitudinalLeaf/assemble';
-import { POINTS } from '@/core/measure/points';
+import { POINTS, type PointId } from '@/core/measure/points';
+import { type Wanting } from '@/core/suspension/kind';
 import { type Point } from '@/core/sheet/point';
 import { whose } from './fields';
 
@@ -10,7 +10,7 @@ export const lowerFirst = (text: string): string =>
   text.startsWith('U-') ? text : text.slice(0, 1).toLowerCase() + text.slice(1);
 
 /** A missing reading in words, and the anchor of its field. */
-export function missingText(view: JobView, missing: Missing): { text: string; anchor: string } {
+export function missingText(view: JobView, missing: Wanting<PointId>): { text: string; anchor: string } {
   const point: Point = POINTS[missing.point];
   const { leaf, side } = whose(view, missing);
   const stateId = point.loaded ? (view.states[0]?.id ?? null) : null;

@@ -1,13 +1,12 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { type Band } from '@/core/prediction/band';
-import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
+import { type AxleInput, type AxlePrediction, type PredictionFor } from '@/core/suspension/registry';
 import { type PredictMessage, type PredictRequest, type StopRequest } from '@/workers/predict.worker';
 import { useWorker } from './useWorker';
 
-export interface Preview {
-  prediction: LeafPrediction | null;
+export interface Preview<P = AxlePrediction> {
+  prediction: P | null;
   bands: Record<'left' | 'right', Band[] | null> | null;
   refused: { field: string; reason: string } | null;
   /** The solver itself failed: not the readings' fault. */
@@ -16,7 +15,7 @@ export interface Preview {
   progress: number | null;
 }
 
-export interface LivePreview extends Preview {
+export interface LivePreview<P = AxlePrediction> extends Preview<P> {
   /** Gives up the band that is being drawn; the first-order one stays. */
   stop: () => void;
 }
@@ -37,7 +36,11 @@ const SEED = 20_201;
  * @param samples size of the band's draw; 0 for the central answer only
  * @param ranked whether the central answer ranks its inputs
  */
-export function usePrediction(input: LeafAxleInput | null, samples = 120, ranked = samples > 0): LivePreview {
+export function usePrediction<I extends AxleInput>(
+  input: I | null,
+  samples = 120,
+  ranked = samples > 0,
+): LivePreview<PredictionFor<I>> {
   const text = useMemo(() => (input ? JSON.stringify(input) : ''), [input]);
   const [answer, setAnswer] = useState<Answer>(IDLE);
   const count = useRef(0);
@@ -48,10 +51,7 @@ export function usePrediction(input: LeafAxleInput | null, samples = 120, ranked
       setAnswer((old) => {
         switch (data.stage) {
           case 'central':
-            // Only axles on leaf springs are asked about from the screens so far.
-            return data.prediction.kind === 'longitudinalLeaf'
-              ? { ...IDLE, of: of.current, prediction: data.prediction, progress: samples > 0 ? 0 : null }
-              : old;
+            return { ...IDLE, of: of.current, prediction: data.prediction, progress: samples > 0 ? 0 : null };
           case 'progress':
             return { ...old, progress: data.done };
           case 'bands':
@@ -71,7 +71,7 @@ export function usePrediction(input: LeafAxleInput | null, samples = 120, ranked
     if (text === '') return;
     of.current = text;
     const id = ++count.current;
-    ask({ id, input: JSON.parse(text) as LeafAxleInput, seed: SEED, samples, ranked });
+    ask({ id, input: JSON.parse(text) as AxleInput, seed: SEED, samples, ranked });
   }, [text, samples, ranked, ask]);
 
   const stop = useCallback(() => {
@@ -79,6 +79,9 @@ export function usePrediction(input: LeafAxleInput | null, samples = 120, ranked
     setAnswer((old) => ({ ...old, progress: null }));
   }, [ask]);
 
-  if (text === '') return { ...IDLE, stop };
-  return answer.of === text ? { ...answer, stop } : { ...answer, progress: 0, stop };
+  // An answer to another kind of question is never shown, not even while the next one is solved.
+  const own = answer.prediction === null || answer.prediction.kind === input?.kind ? answer : IDLE;
+  if (text === '') return { ...IDLE, prediction: null, stop };
+  const prediction = own.prediction as PredictionFor<I> | null;
+  return own.of === text ? { ...own, prediction, stop } : { ...own, prediction, progress: 0, stop };
 }

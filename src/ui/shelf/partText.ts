@@ -11,6 +11,8 @@ const TELLING: Partial<Record<ShelfItem['kind'], readonly PartDimensionId[]>> = 
   block: ['height', 'width'],
   shackle: ['betweenBolts', 'insideWidth', 'bolt'],
   ubolt: ['thread', 'insideWidth', 'legLength'],
+  coil: ['wire', 'outsideDiameter', 'turns', 'freeLength'],
+  coilSpacer: ['height'],
 };
 
 export const valueOf = (item: Pick<ShelfItem, 'dimensions'>, id: PartDimensionId): number | undefined =>

@@ -1,5 +1,5 @@
 import { requireNumber } from '../../errors';
-import { SPRING_STEEL_G } from '../../material/steel';
+import { SPRING_STEEL_G, SPRING_STEEL_LIMITS } from '../../material/steel';
 
 /** How the ends of a coil are made: what of its turns is dead, and how high it stands when it is solid. */
 export const COIL_ENDS = ['closedGround', 'closed', 'open', 'pigtail'] as const;
@@ -18,14 +18,14 @@ export interface Coil {
 }
 
 /** Turns that do not wind up, of each form of ends. After Shigley, Mechanical Engineering Design (from memory); of a pigtail, which runs into its seat, assumed. */
-const DEAD: Record<CoilEnds, number> = { closedGround: 2, closed: 2, open: 0, pigtail: 1.5 };
+export const DEAD_TURNS: Record<CoilEnds, number> = { closedGround: 2, closed: 2, open: 0, pigtail: 1.5 };
 /** Wires that stand on one another when solid, beyond the turns. Sources as above. */
-const STANDING: Record<CoilEnds, number> = { closedGround: 0, closed: 1, open: 1, pigtail: 0 };
+export const STANDING_WIRES: Record<CoilEnds, number> = { closedGround: 0, closed: 1, open: 1, pigtail: 0 };
 
 /** Turns that wind up. @throws CoreError when none is left */
 export function activeTurns({ turns, ends }: Pick<Coil, 'turns' | 'ends'>): number {
   requireNumber('coilTurns', turns, 1, 60);
-  const active = turns - DEAD[ends];
+  const active = turns - DEAD_TURNS[ends];
   requireNumber('coilTurns', active, 0.5, 60);
   return active;
 }
@@ -49,7 +49,7 @@ export const coilStress = ({ wire, mean }: Pick<Coil, 'wire' | 'mean'>, force: n
 
 /** Height at which every turn touches the next, mm. */
 export const solidHeight = ({ wire, turns, ends }: Pick<Coil, 'wire' | 'turns' | 'ends'>): number =>
-  wire * (turns + STANDING[ends]);
+  wire * (turns + STANDING_WIRES[ends]);
 
 /** Gap between two turns that wind up at a length, mm; 0 and less when they touch. */
 export const turnGap = (coil: Coil, length: number): number => (length - solidHeight(coil)) / activeTurns(coil);
@@ -71,3 +71,12 @@ export function coilRatio(lean: number, lever: number): number {
   requireNumber('lever', lever, 0.2, 1.5);
   return Math.cos(lean) * lever;
 }
+
+/**
+ * Shear stress that a standing load may do to the wire, MPa: half the tensile strength of hardened and tempered low-alloy steel before
+ * its set is taken out (Shigley, table of torsional stress for static service, from memory); strength as of leaves.
+ */
+export const COIL_STEEL_LIMIT = {
+  static: 0.5 * SPRING_STEEL_LIMITS.tensile,
+  source: 'half of the tensile strength (Shigley, from memory); the maker’s own figure decides',
+} as const;

@@ -102,7 +102,16 @@ test('free length and length under load teach the rate; what no coil could be is
   const computed = coilRate(OLD);
   const given = LOAD / (1.1 * computed);
   const taught = side(sheet([], ...free(296 + given)));
-  expect(taught.states[0]!.old!.axialRate).toBeCloseTo(1.1 * computed, 6);
+  // An axle load that was only estimated is doubted more than wire and turns: the rate moves a little, the load most of the way.
+  const estimated = taught.states[0]!.old!;
+  expect(estimated.axialRate / computed).toBeGreaterThan(1);
+  expect(estimated.axialRate / computed).toBeLessThan(1.03);
+  expect(estimated.axial / LOAD).toBeCloseTo(estimated.axialRate / (1.1 * computed), 2);
+  // Weighed on pads it is the rate that moves.
+  const pads = SIDES.map((s) => read('padLoad', 850, s, 'today'));
+  const weighed = side(sheet([], ...free(296 + given), ...pads)).states[0]!.old!;
+  expect(weighed.axialRate / computed).toBeGreaterThan(1.05);
+  expect(weighed.axial / LOAD).toBeGreaterThan(0.96);
   // Its sizes say nothing more of the rate; what is left are the readings that taught it.
   const doubts = taught.states[1]!.contributions.map((c) => c.path);
   expect(doubts.some((path) => /coil\.(wire|outside|turns|ends)/.test(path))).toBe(false);

@@ -3,6 +3,7 @@ import { type SuspensionKind } from '../kind';
 import { assembleCoil, taughtCoil, type CoilAxleSheet } from './assemble';
 import { type CoilAxleInput } from './input';
 import { COIL_GROUPS, COIL_POINTS } from './points';
+import { coilLabel } from './words';
 import { CoilSideModel, otherEnds, type CoilFigures, type DrawnChange, type DrawnInput } from './sideModel';
 
 /** What a change is called in the ledger of a coil. */
@@ -31,6 +32,22 @@ export const COIL_BEAM: SuspensionKind<CoilTypes> = {
   name: 'coils on a beam axle',
   groups: COIL_GROUPS,
   points: COIL_POINTS,
+  rules: [
+    ...([
+      'coilBroken',
+      'coilSag',
+      'coilPitting',
+      'coilClash',
+      'coilSeat',
+      'links',
+      'bush',
+      'bumpStop',
+      'shock',
+      'square',
+    ] as const),
+  ],
+  joints: ['armFrame', 'armAxle', 'trackRod', 'coilRetainer', 'shockLower', 'shockUpper', 'wheelNuts'],
+  label: coilLabel,
   assemble: assembleCoil,
   draw,
   changes: ({ changes }) => changes,

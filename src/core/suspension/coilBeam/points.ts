@@ -1,6 +1,6 @@
 import { COMMON_POINTS } from '../../sheet/common';
 import { point, type Point, type PointGroup } from '../../sheet/point';
-import { lengthRule } from '../../units/rules';
+import { lengthRule, TURNS_RULE } from '../../units/rules';
 
 /** Groups of the sheet that a coil adds. */
 export const COIL_GROUPS = [
@@ -33,7 +33,7 @@ export const COIL_POINTS = {
     'coil',
     'Turns, end to end',
     'From the tip of the wire at one end to the tip at the other, quarters counted.',
-    { dimension: 'count', unit: 'count', min: 2, max: 30, expected: 8 },
+    TURNS_RULE,
     0.15,
     { minimal: true },
   ),

@@ -3,13 +3,13 @@ import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { type Side } from '../../vehicle/side';
 import { assemble } from './assemble';
 import { consistency, type FlagRule } from './consistency';
-import { pointOf, type PointId } from '../../measure/points';
+import { leafPointOf, type LeafPoint } from './points';
 import { type Sheet, type LeafReading } from './sheet';
 
 type At = { side?: Side; leaf?: number; state?: string };
 
 /** The sheet with readings put in or replaced. */
-function having(sheet: Sheet, ...more: [PointId, number, At?][]): Sheet {
+function having(sheet: Sheet, ...more: [LeafPoint, number, At?][]): Sheet {
   const readings = [...sheet.readings];
   for (const [point, value, { side = null, leaf, state = 'today' } = {}] of more) {
     const row: LeafReading = {
@@ -17,7 +17,7 @@ function having(sheet: Sheet, ...more: [PointId, number, At?][]): Sheet {
       phase: 'before',
       side: side as Side | null,
       leafId: leaf === undefined ? null : sheet.leafIds[leaf]!,
-      stateId: pointOf(point).loaded ? state : null,
+      stateId: leafPointOf(point).loaded ? state : null,
       value,
       rolled: true,
     };
@@ -90,7 +90,7 @@ test('a front and rear exchanged is told from a leaf that is too long', () => {
   const share = (leaf: number) => 1 - leaf / 7;
   const ordered = having(
     sheet,
-    ...[1, 2, 3, 4, 5].flatMap((leaf): [PointId, number, At][] => [
+    ...[1, 2, 3, 4, 5].flatMap((leaf): [LeafPoint, number, At][] => [
       ['leafFront', 560 * share(leaf), { leaf }],
       ['leafRear', 760 * share(leaf), { leaf }],
     ]),
@@ -109,7 +109,10 @@ test('property: readings off by no more than the tape keep silent', () => {
   fc.assert(
     fc.property(fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 80, maxLength: 80 }), (errors) => {
       const sheet = full();
-      const read = sheet.readings.map((r, i) => ({ ...r, value: r.value + errors[i % 80]! * pointOf(r.point).half90 }));
+      const read = sheet.readings.map((r, i) => ({
+        ...r,
+        value: r.value + errors[i % 80]! * leafPointOf(r.point).half90,
+      }));
       expect(consistency({ ...sheet, readings: read })).toEqual([]);
     }),
     { numRuns: 60 },

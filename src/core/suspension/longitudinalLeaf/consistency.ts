@@ -3,27 +3,12 @@ import { fuelDiffers } from '../../vehicle/likeWithLike';
 import { leafInertia, GRAVITY, SPRING_STEEL_E } from '../../material/steel';
 import { AXLE_CLASSES } from '../../sheet/axleClass';
 import { leafPointOf, type LeafPoint } from './points';
+import { type Flag as SheetFlag, type FlagAt as SheetFlagAt, type Said } from '../../sheet/flag';
 import { extraAxleMass, readingAt } from '../../sheet/reading';
 import { sheetOfSide, type Sheet } from './sheet';
 
-/** One field a flag points at. */
-export interface FlagAt {
-  point: LeafPoint;
-  side: Side | null;
-  leafId: string | null;
-  stateId: string | null;
-}
-
-/** Words and figures of a flag; lengths mm, masses kg, so that a screen shows them in its own unit. */
-export type Said = string | { mm: number } | { kg: number };
-
-/** Readings that do not go together, in plain words. A flag never refuses anything. */
-export interface Flag {
-  rule: FlagRule;
-  said: Said[];
-  /** Read these again first. */
-  at: FlagAt[];
-}
+type FlagAt = SheetFlagAt<LeafPoint>;
+export type Flag = SheetFlag<LeafPoint, FlagRule>;
 
 /** What is watched. The limits below are chosen well above what a tape and a caliper read apart; a test holds that. */
 export const FLAG_RULES = {

@@ -16,6 +16,7 @@ import { settlingOf } from './settling';
 import { type Sheet } from './sheet';
 import { LeafSideModel, type DrawnChange, type DrawnInput } from './sideModel';
 import { taught, type SpringFit } from './springFit';
+import { inputLabel } from './words';
 
 /** What a prediction says of the bolts that hold a leaf spring. */
 export interface LeafFasteners {
@@ -52,6 +53,35 @@ export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
   name: 'leaf springs along the frame',
   groups: LEAF_GROUPS,
   points: LEAF_POINTS,
+  rules: [
+    ...([
+      'leafBroken',
+      'sag',
+      'pitting',
+      'gap',
+      'tips',
+      'clips',
+      'order',
+      'witness',
+      'centreBolt',
+      'uBolts',
+      'uBoltEven',
+    ] as const),
+    ...(['hanger', 'shackle', 'pivotBolt', 'bush', 'shearTear', 'bumpStop', 'shock', 'square'] as const),
+  ],
+  joints: [
+    ...([
+      'uBolts',
+      'centreBolt',
+      'frontEye',
+      'shackleFrame',
+      'shackleEye',
+      'shockLower',
+      'shockUpper',
+      'wheelNuts',
+    ] as const),
+  ],
+  label: inputLabel,
   assemble,
   draw,
   changes: ({ changes }) => changes,

@@ -1,0 +1,5 @@
+import { seenEditSchema } from '@/contracts/seen';
+import { idRoute } from '@/server/http';
+import { editSeen } from '@/server/measure';
+
+export const PUT = idRoute(seenEditSchema, editSeen);

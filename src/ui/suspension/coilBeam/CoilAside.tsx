@@ -1,0 +1,18 @@
+import { Sheet } from '../../controls/Sheet';
+import { type JobHandle } from '../../job/useJob';
+
+/** Beside the inspection of coils: where they crack, and what holds the axle. */
+export const CoilAside = ({ job }: { job: JobHandle }) => (
+  <Sheet title="Where coils give out">
+    <ul className="answers">
+      <li>The last turn at each end, where it lies in its seat and water stands: look under the pads.</li>
+      <li>Opposite sides of one turn: a crack begins at a pit in the wire and runs round it.</li>
+      <li>
+        A coil holds nothing in place. Arms and track rod do:{' '}
+        {job.view.axle.steered ? 'with the steering at that, ' : ''}
+        look at their mounts on frame and axle.
+      </li>
+    </ul>
+    <p className="muted small">A coil under load is never unbolted: it is let down with the axle held, or clamped.</p>
+  </Sheet>
+);

@@ -1,0 +1,143 @@
+'use client';
+import { type CoilFigures } from '@/core/suspension/coilBeam/sideModel';
+import { type Side } from '@/core/vehicle/side';
+import { Dimension } from '../../drawing/Dimension';
+import { fit, type Scale } from '../../drawing/scale';
+import { ScaleBar } from '../../drawing/ScaleBar';
+import { useWidth } from '../../drawing/useWidth';
+import { useLengthText } from '../../measured/Figure';
+import { useView } from '../../theme/Providers';
+import { strandShapes } from './coilFigures';
+
+interface Standing {
+  figures: CoilFigures;
+  /** Seat spacers, mm. */
+  spacer: number;
+}
+
+interface Props {
+  old: Standing;
+  built: Standing | null;
+  side: Side;
+  stateName: string;
+  /** Height before and after in this load state, mm. */
+  before: number | null;
+  after: number | null;
+}
+
+/** Frame held still; the seat on the axle hangs below it by coil and spacers. */
+const reach = ({ figures, spacer }: Standing): number => figures.length + spacer;
+/** Of the beam under its seat, mm: not measured, drawn only to show which end is the axle. */
+const BEAM = 46;
+
+/** The coil between frame and axle, to scale: as it is in graphite dashes, as it will be solid, in one load state. */
+export function CoilElevation({ old, built, side, stateName, before, after }: Props) {
+  const [box, width] = useWidth<HTMLElement>(720);
+  const { lengths } = useView();
+  const lengthText = useLengthText();
+  const shown = built ?? old;
+  const half = Math.max(...[old, shown].map((at) => (at.figures.coil.mean + at.figures.coil.wire) / 2));
+  const deep = Math.max(reach(old), reach(shown));
+  // A coil is tall and narrow: it stands in the middle third, its figures beside it.
+  const across = deep * 1.2;
+  const s = fit({ left: -across, right: across, top: 46, bottom: -deep - BEAM - 14 }, width, {
+    ...{ left: 8, right: 8, top: 8, bottom: 40 },
+  });
+  const spoken = [
+    `Coil, ${side}, ${stateName}: ${lengthText(shown.figures.length)} from seat to seat`,
+    built ? `, was ${lengthText(old.figures.length)}` : '',
+    before !== null ? `. Hub to lip ${built ? 'before ' : ''}${lengthText(before)}` : '',
+    built && after !== null ? `, after ${lengthText(after)}` : '',
+    '.',
+  ].join('');
+  return (
+    <figure className="figure-sheet" ref={box}>
+      <svg className="drawing" viewBox={`0 0 ${width} ${s.height.toFixed(1)}`} role="img" aria-label={spoken}>
+        <FrameAndSeat s={s} half={half} />
+        {built ? <CoilAndBeam s={s} at={old} half={half} look="old" /> : null}
+        <CoilAndBeam s={s} at={shown} half={half} look={built ? 'new' : 'now'} />
+        {built ? (
+          <Dimension
+            s={s}
+            at={s.x(-half) - 66}
+            from={-old.spacer}
+            to={-reach(old)}
+            ink="old"
+            text={`was ${lengthText(old.figures.length)}`}
+          />
+        ) : null}
+        <Dimension
+          s={s}
+          at={s.x(half) + 66}
+          from={-shown.spacer}
+          to={-reach(shown)}
+          ink={built ? 'new' : 'plain'}
+          text={lengthText(shown.figures.length)}
+        />
+        {shown.spacer > 0 ? (
+          <text x={s.x(half) + 84} y={s.y(-shown.spacer / 2) + 5}>
+            spacer {lengthText(shown.spacer)}
+          </text>
+        ) : null}
+        {built ? (
+          <text x={s.x(half) + 84} y={s.y(-reach(shown)) + 26} style={{ fill: 'var(--new)' }}>
+            new
+          </text>
+        ) : null}
+        <ScaleBar s={s} across={2 * across} lengths={lengths} left={16} top={s.height - 8} front={false}>
+          {side}, {stateName}
+        </ScaleBar>
+      </svg>
+    </figure>
+  );
+}
+
+function FrameAndSeat({ s, half }: { s: Scale; half: number }) {
+  const wide = half + 60;
+  return (
+    <g>
+      <rect
+        x={s.x(-wide)}
+        y={s.y(34)}
+        width={s.x(wide) - s.x(-wide)}
+        height={s.y(0) - s.y(34)}
+        className="shape outline"
+      />
+      <text x={s.x(wide) + 12} y={s.y(17) + 5}>
+        frame, held still
+      </text>
+    </g>
+  );
+}
+
+function CoilAndBeam({ s, at, half, look }: { s: Scale; at: Standing; half: number; look: 'old' | 'new' | 'now' }) {
+  const { figures, spacer } = at;
+  const ink = look === 'old' ? 'var(--graphite)' : look === 'new' ? 'var(--new)' : 'var(--ink)';
+  const dash = look === 'old' ? '5 4' : undefined;
+  const foot = -reach(at);
+  const shapes = strandShapes(figures.coil, figures.length, s, 0, foot, true);
+  const wide = half + 26;
+  const line = { fill: 'none', stroke: ink, strokeWidth: look === 'old' ? 1.1 : 1.8, strokeDasharray: dash };
+  return (
+    <g data-look={look}>
+      {shapes.map((shape, k) => (
+        <path
+          key={k}
+          d={shape.path}
+          {...line}
+          {...(look !== 'old' && shape.look === 'steel' && { fill: 'var(--sheet)' })}
+          {...(shape.look === 'thin' && { strokeWidth: 0.9 })}
+        />
+      ))}
+      {spacer > 0 ? (
+        <rect x={s.x(-half)} y={s.y(0)} width={s.x(half) - s.x(-half)} height={spacer * s.perMm} {...line} />
+      ) : null}
+      <rect x={s.x(-wide)} y={s.y(foot)} width={s.x(wide) - s.x(-wide)} height={BEAM * s.perMm} rx={4} {...line} />
+      {look === 'old' ? null : (
+        <text x={s.x(0)} y={s.y(foot - BEAM / 2) + 5} textAnchor="middle">
+          axle
+        </text>
+      )}
+    </g>
+  );
+}

@@ -1,0 +1,125 @@
+'use client';
+import { useMemo } from 'react';
+import { coilSheetOf } from '@/contracts/sheet';
+import { type GroupId } from '@/core/measure/points';
+import { assembleCoil } from '@/core/suspension/coilBeam/assemble';
+import { COIL_FLAG_RULES, coilConsistency } from '@/core/suspension/coilBeam/consistency';
+import { COIL_POINT_OF } from '@/core/suspension/coilBeam/narrowing';
+import { asItStands, worstTravel } from '@/core/travel/hubTravel';
+import { Marked } from '../../controls/Mark';
+import { Sheet } from '../../controls/Sheet';
+import { type StationProps } from '../../frame/JobFrame';
+import { useJob, type JobHandle } from '../../job/useJob';
+import { type Assumptions } from '../../measure/assumptions';
+import { type FieldHooks } from '../../measure/FieldOfSheet';
+import { MeasureSheet, type Extras } from '../../measure/MeasureSheet';
+import { SecondLoad } from '../../measure/SecondLoad';
+import { usePrediction } from '../../prediction/usePrediction';
+import { CoilElevation } from './CoilElevation';
+import { CoilFacts } from './CoilFacts';
+import { COIL_FIGURES } from './coilFigures';
+import { CoilFiguresSheet } from './CoilFiguresSheet';
+
+/** Measure, for an axle on coils. */
+export function CoilMeasure({ first, people, person }: StationProps) {
+  const job = useJob(first);
+  const { view } = job;
+  const sheet = useMemo(() => coilSheetOf(view), [view]);
+  const assembled = useMemo(() => assembleCoil(sheet), [sheet]);
+  const { input, missing } = assembled;
+  const complete = missing.length === 0;
+  const planned = input.changes.length > 0;
+  // Nothing planned yet: other coils like these would hang on the same readings.
+  const solved = usePrediction(complete ? input : null, 0, true);
+  const { prediction, refused } = solved;
+  const side = prediction?.sides.left ? 'left' : 'right';
+  const shown = prediction?.sides[side];
+  const state = shown?.states[0];
+  const assumptions = useMemo((): Assumptions | null => {
+    const wanted = shown?.states[view.states.findIndex((s) => s.wanted)] ?? shown?.states[0];
+    if (!wanted || !planned) return null;
+    const travel = worstTravel(prediction?.sides);
+    const half = wanted.firstOrder;
+    return {
+      ranked: wanted.contributions
+        .filter((c) => c.origin === 'assumed' && c.effect > 0)
+        .map(({ path, effect }) => {
+          const point = COIL_POINT_OF[path] ?? null;
+          const narrows = point ? half - Math.sqrt(Math.max(0, half * half - effect * effect)) : 0;
+          return { path, point, effect, narrows };
+        }),
+      by: 'plan',
+      trial: '',
+      half,
+      travel: travel && (planned ? travel : asItStands(travel)),
+    };
+  }, [shown, prediction, planned, view.states]);
+  const flags = useMemo(() => coilConsistency(sheet), [sheet]);
+  const { sides } = input;
+  const read = missing.length === 0;
+  return (
+    <MeasureSheet
+      job={job}
+      people={people}
+      person={person}
+      assembled={assembled}
+      figures={COIL_FIGURES}
+      asks={asks}
+      answers={[
+        { name: 'seat spacers', ready: Boolean(sides.left.height && sides.right.height), lacks: 'both heights' },
+        { name: 'other coils', ready: read, lacks: `${missing.length} readings` },
+        {
+          name: 'rate that was measured, not computed',
+          ready: Boolean(input.coil?.free && (sides.left.spring?.length ?? sides.right.spring?.length)),
+          lacks: 'free length and length under load',
+        },
+      ]}
+      watched={{ flags, rules: Object.values(COIL_FLAG_RULES) }}
+      assumptions={assumptions}
+    >
+      <div className="sheets two standing">
+        <Sheet title="The coil as it stands">
+          {refused ? (
+            <p role="alert">
+              <Marked kind="look">These readings do not go together: {refused.reason}.</Marked>
+            </p>
+          ) : null}
+          {shown?.unfit ? (
+            <p>
+              <Marked kind="look">{shown.unfit}. Until then its rate is computed from its sizes.</Marked>
+            </p>
+          ) : null}
+          {state?.old ? (
+            <CoilElevation
+              old={{ figures: state.old, spacer: input.spacer.value }}
+              built={null}
+              side={side}
+              stateName={state.name}
+              before={state.beforeHere}
+              after={null}
+            />
+          ) : (
+            <p className="muted">
+              {complete ? 'Drawing…' : 'Its sizes, its length and the load on it make the figure.'}
+            </p>
+          )}
+        </Sheet>
+        {state?.old ? (
+          <CoilFiguresSheet title={`Coil, ${side}`} stateName={state.name} old={state.old} built={null} />
+        ) : null}
+      </div>
+    </MeasureSheet>
+  );
+}
+
+/** What a group of the sheet asks besides its fields. */
+function asks(group: GroupId, job: JobHandle, hooks: FieldHooks): Extras {
+  switch (group) {
+    case 'coil':
+      return { children: <CoilFacts job={job} /> };
+    case 'coilSeat':
+      return { children: <SecondLoad job={job} {...hooks} /> };
+    default:
+      return {};
+  }
+}

@@ -1,0 +1,143 @@
+import { type ReactNode } from 'react';
+import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLeaf/kind';
+import { type LeafFigures } from '@/core/suspension/longitudinalLeaf/figures';
+import { smallBumpRate } from '@/core/vehicle/load';
+import { ENDLESS, STRESS_SOURCE } from '@/core/mechanics/leafpack/stress';
+import { SPRING_STEEL_LIMITS } from '@/core/material/steel';
+import { Sheet } from '../../controls/Sheet';
+import { Length } from '../../measured/Figure';
+import { Quantity, useWords } from '../../measured/Quantity';
+
+interface Props {
+  side: LeafSide;
+  state: LeafState;
+}
+
+/** A ripple of the road, mm. */
+const SMALL_BUMP = 5;
+
+/** Cycles in the round words that so wide a band deserves. */
+function lifeText({ least, most }: { least: number; most: number }): string {
+  const words = (cycles: number): string => {
+    if (cycles >= ENDLESS) return 'no end';
+    if (cycles < 1000) return 'under 1,000';
+    const step = 10 ** Math.floor(Math.log10(Math.max(1, cycles)));
+    return (Math.round(cycles / step) * step).toLocaleString('en-GB');
+  };
+  if (least >= ENDLESS) return 'no end foreseen';
+  return words(least) === words(most) ? words(least) : `${words(least)} to ${words(most)}`;
+}
+
+/** The leaf stressed most, with STOP past the limit of its kind. */
+function Stress({ values, limit }: { values: readonly number[]; limit: number }) {
+  const worst = values.reduce((w, v, i) => (Math.abs(v) > Math.abs(values[w]!) ? i : w), 0);
+  const value = Math.abs(values[worst] ?? 0);
+  return (
+    <span className={value > limit ? 'stop-word' : ''}>
+      {value > limit ? 'STOP ' : ''}
+      <span className="figure">
+        {value.toFixed(0)} MPa, leaf {worst + 1}
+      </span>
+    </span>
+  );
+}
+
+/** What the spring does before and after in the load state shown, and the handbook's word beside the model's. */
+export function FiguresSheet({ side, state }: Props) {
+  const { old, built } = state;
+  const words = useWords();
+  const rows: { name: string; of: (f: LeafFigures) => ReactNode }[] = [
+    { name: 'Loaded arch, eye line to leaf middle', of: (f) => <Length mm={f.arch} /> },
+    { name: 'Rate on ride height', of: (f) => <Quantity value={f.rate} of="rate" digits={1} /> },
+    {
+      name: words(`Rate of a small bump, ± ${SMALL_BUMP} mm, friction and all`),
+      of: (f) => <Quantity value={smallBumpRate(f.rate, f.frictionHeight * f.rate, SMALL_BUMP)} of="rate" />,
+    },
+    {
+      name: 'Bounces at',
+      of: (f) =>
+        f.frequency === null ? (
+          'load of both sides needed'
+        ) : (
+          <span className="figure">{f.frequency.toFixed(2)} Hz</span>
+        ),
+    },
+    {
+      name: 'Shackle angle',
+      of: (f) => <span className="figure">{((f.shackleAngle * 180) / Math.PI).toFixed(0)}°</span>,
+    },
+    {
+      name: `Highest working stress outside the seat; limit standing ${SPRING_STEEL_LIMITS.static} MPa (${STRESS_SOURCE})`,
+      of: ({ peakStress }) => <Stress values={peakStress} limit={SPRING_STEEL_LIMITS.static} />,
+    },
+    {
+      name: `Flattened in the clamp, static; limit yield ${SPRING_STEEL_LIMITS.yield} MPa (${STRESS_SOURCE})`,
+      of: ({ clampStress }) =>
+        clampStress && clampStress.some((v) => v !== 0) ? (
+          <Stress values={clampStress} limit={SPRING_STEEL_LIMITS.yield} />
+        ) : (
+          'left curved'
+        ),
+    },
+    {
+      name: 'Swings of ± a quarter of the load until a crack: an indication, never a distance to drive',
+      of: ({ life }) => (life ? <span className="figure">{lifeText(life)}</span> : 'not found'),
+    },
+    { name: 'Friction holds height ±', of: (f) => <Length mm={f.frictionHeight} /> },
+  ];
+  return (
+    <Sheet title="The spring before and after" aside={<span className="muted">{state.name}</span>}>
+      <div className="scroll">
+        <table className="plain">
+          <thead>
+            <tr>
+              <th scope="col">what</th>
+              <th scope="col" className="number">
+                was
+              </th>
+              <th scope="col" className="number">
+                becomes
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {side.assembled ? (
+              <tr>
+                <td>Arch with nothing on it, U-bolts tight</td>
+                <td className="number muted">
+                  <Length mm={side.assembled.before} />
+                </td>
+                <td className="number">
+                  <Length mm={side.assembled.after} />
+                </td>
+              </tr>
+            ) : null}
+            {rows.map((row) => (
+              <tr key={row.name}>
+                <td>{row.name}</td>
+                <td className="number muted">{old ? row.of(old) : ''}</td>
+                <td className="number">{built ? row.of(built) : ''}</td>
+              </tr>
+            ))}
+            {side.handbook && built && old ? (
+              <tr>
+                <td>
+                  Handbook rate <span className="muted">(full contact, no gaps: an estimate)</span>
+                </td>
+                <td className="number muted">
+                  <Quantity value={side.handbook.rateBefore} of="rate" digits={1} />
+                </td>
+                <td className="number muted">
+                  <Quantity value={side.handbook.rateAfter} of="rate" digits={1} />
+                </td>
+              </tr>
+            ) : null}
+          </tbody>
+        </table>
+      </div>
+      <p className="muted small">
+        Rate is not rating: the axle, tyre, wheel, hanger or plate with the lowest figure decides the load.
+      </p>
+    </Sheet>
+  );
+}

@@ -1,0 +1,62 @@
+import { type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
+import { type Side } from '@/core/vehicle/side';
+import { type PointId } from '@/core/measure/points';
+import { along, angle, leader, level, openLine, ring, upright, type Figure, type ShapeMark } from '../../figure/marks';
+import { type Values } from '../../figure/values';
+import { type FieldOf } from '../../figure/vehicleFigures';
+
+/** The spring as solved, from the side: arch, lengths from the pin, eyes and shackle. */
+export function springFigure(values: Values, field: FieldOf, side: Side, drawing: Elevation, whole: boolean): Figure {
+  const { frontEye, rearEye, seat, pivot, leaves, stack } = drawing;
+  const all = leaves.flatMap((l) => l.points);
+  const top = Math.max(pivot.y, ...all.map((p) => p.y), frontEye.y) + 20;
+  const bottom = Math.min(...all.map((p) => p.y)) - 24;
+  return {
+    name: `spring, ${side}`,
+    front: true,
+    scaled: true,
+    extent: { left: frontEye.x - 30, right: Math.max(rearEye.x, pivot.x) + 30, top, bottom },
+    margin: { left: 24, right: 96, top: 72, bottom: 74 },
+    marks: (s) => {
+      const px = (p: { x: number; y: number }) => ({ x: s.x(p.x), y: s.y(p.y) });
+      const given = (point: PointId, of: Side | null = null) => ({
+        at: field(point, of),
+        known: values(point, of).known,
+      });
+      const share = (seat.x - frontEye.x) / (rearEye.x - frontEye.x);
+      const eyeLine = frontEye.y + (rearEye.y - frontEye.y) * share;
+      const shapes: ShapeMark[] = leaves.map((leaf) => ({
+        path: openLine(leaf.points.map(px)),
+        look: 'outline',
+        known: whole,
+      }));
+      shapes.push({ path: openLine([px(rearEye), px(pivot)]), look: 'outline', known: values('shackleLength').known });
+      const bore = Math.max(6, (values('eyeBore').value / 2) * s.perMm);
+      shapes.push({ path: ring(px(frontEye), bore), look: 'outline', known: values('eyeBore').known });
+      shapes.push({ path: ring(px(rearEye), bore), look: 'outline', known: values('eyeBore').known });
+      shapes.push({ path: ring(px(pivot), 4), look: 'outline', known: true });
+      shapes.push({ path: openLine([px(frontEye), px(rearEye)]), look: 'thin', known: true });
+      const under = s.y(bottom) + 10;
+      const above = s.y(top) - 30;
+      const pin = { x: seat.x, y: seat.y + stack.main / 2 };
+      const archAt = upright(given('loadedArch', side), px(pin), { x: s.x(pin.x), y: s.y(eyeLine) }, s.x(pin.x));
+      return {
+        shapes,
+        dimensions: [
+          { ...archAt, x: archAt.x + 46 },
+          level(given('eyeToPinFront'), px(frontEye), px(seat), under),
+          level(given('eyeToPinRear'), px(seat), px(rearEye), under),
+          level(given('eyeToEye'), px(frontEye), px(rearEye), under + 46),
+          leader(
+            given('eyeBore'),
+            { x: s.x(frontEye.x), y: s.y(frontEye.y) - bore },
+            { x: s.x(frontEye.x) + 44, y: above },
+          ),
+          along(given('shackleLength'), px(rearEye), px(pivot), rearEye.y < pivot.y ? -22 : 22),
+          angle(given('shackleAngle'), px(rearEye), px(frontEye), px(pivot), 34),
+        ],
+        captions: [],
+      };
+    },
+  };
+}

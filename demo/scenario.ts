@@ -163,6 +163,7 @@ const trailer: DemoJob = {
     vehicle: {
       kind: 'new',
       name: 'Slipway boat trailer',
+      form: 'trailer',
       maker: 'own build, Skerrow',
       wheelbase: 4150,
       wheelbaseTyped: '4150 mm',
@@ -350,6 +351,7 @@ const cart: DemoJob = {
     vehicle: {
       kind: 'new',
       name: 'Ferry luggage cart 3',
+      form: 'cart',
       maker: 'Brindle & Tarn',
       wheelbase: 1690,
       wheelbaseTyped: '1690 mm',

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { GOAL_KINDS } from '@/core/height/goals';
 import { KIND_IDS } from '@/core/suspension/registry';
 import { AXLE_POSITIONS, SUSPENSION_IDS } from '@/core/suspension/names';
+import { VEHICLE_FORM_IDS } from '@/core/vehicle/form';
 import { id, typed, when } from './basics';
 import { loadItemSchema } from './loads';
 import { axleAskShape } from './jobAxle';
@@ -45,6 +46,7 @@ export const newJobSchema = z.object({
       kind: z.literal('new'),
       name: z.string().trim().min(1, 'Give the vehicle a name.').max(120),
       maker: z.string().trim().max(120),
+      form: z.enum(VEHICLE_FORM_IDS).default('truck'),
       wheelbase: z.number().min(500).max(20_000),
       wheelbaseTyped: typed,
       ...tankShape,

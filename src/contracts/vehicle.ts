@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { AXLE_CLASSES, type AxleClass } from '@/core/sheet/axleClass';
 import { KIND_IDS } from '@/core/suspension/registry';
 import { AXLE_POSITIONS, SUSPENSION_IDS } from '@/core/suspension/names';
+import { VEHICLE_FORM_IDS } from '@/core/vehicle/form';
 import { RATED_PARTS } from '@/core/vehicle/rating';
 import { id, typed, when } from './basics';
 
@@ -11,6 +12,8 @@ export const vehicleSchema = z.object({
   id,
   name: z.string(),
   maker: z.string(),
+  form: z.enum(VEHICLE_FORM_IDS),
+  /** Front axle to rear axle; of a hitched one, coupling to axle. mm. */
   wheelbase: z.number(),
   wheelbaseTyped: z.string(),
   /** What a full tank weighs, kg: null when nobody said, 0 without a tank. */
@@ -59,7 +62,7 @@ export const knownAxleSchema = z.object({
   arrangement: axleFacts.arrangement,
   axleClass: axleFacts.axleClass.nullable(),
   steered: axleFacts.steered.nullable(),
-  vehicle: vehicleSchema.pick({ id: true, name: true, maker: true }),
+  vehicle: vehicleSchema.pick({ id: true, name: true, maker: true, form: true }),
 });
 
 export type KnownAxle = z.infer<typeof knownAxleSchema>;
@@ -75,6 +78,8 @@ export const tankShape = {
 
 export const vehicleEditSchema = z.object({
   version: z.number().int(),
+  /** Absent: as it is. */
+  form: z.enum(VEHICLE_FORM_IDS).optional(),
   use: z.string().trim().max(200),
   ...tankShape,
   others: z.array(z.object({ position: z.enum(AXLE_POSITIONS), suspension: z.enum(SUSPENSION_IDS) })).max(2),

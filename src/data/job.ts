@@ -80,7 +80,7 @@ export const jobSafety = (tx: Tx, id: string) =>
     safetySchema,
     `SELECT DISTINCT ON (s.item) s.item, s.answer, s.answered_at AS "answeredAt", p.name AS person
        FROM safety_answer s JOIN person p ON p.shop_id = s.shop_id AND p.id = s.person_id
-      WHERE s.job_id = ${JOB_OF} ORDER BY s.item, s.answered_at DESC`,
+      WHERE s.job_axle_id = $1 ORDER BY s.item, s.answered_at DESC`,
     [id],
   );
 
@@ -302,10 +302,10 @@ export const updatePack = (tx: Tx, jobAxleId: string, edit: PackEdit) =>
     ],
   );
 
-export const insertSafety = (tx: Tx, id: string, jobId: string, item: string, answer: string) =>
+export const insertSafety = (tx: Tx, id: string, jobAxleId: string, item: string, answer: string) =>
   tx.run(
-    'INSERT INTO safety_answer (shop_id, id, job_id, item, answer, person_id) VALUES ($1, $2, $3, $4, $5, $6) ON CONFLICT DO NOTHING',
-    [tx.shop, id, jobId, item, answer, tx.person],
+    'INSERT INTO safety_answer (shop_id, id, job_axle_id, item, answer, person_id) VALUES ($1, $2, $3, $4, $5, $6) ON CONFLICT DO NOTHING',
+    [tx.shop, id, jobAxleId, item, answer, tx.person],
   );
 
 export const insertBuild = (tx: Tx, jobAxleId: string, predictionId: string | null, reason: string | null) =>

@@ -37,7 +37,7 @@ export const insertPerson = (tx: Tx, id: string, name: string): Promise<number> 
 
 export const shopPeople = (tx: Tx) => tx.rows(personSchema, 'SELECT id, name FROM person ORDER BY name');
 
-export const VEHICLE = `v.id, v.name, v.maker, v.wheelbase_mm AS wheelbase, v.wheelbase_typed AS "wheelbaseTyped",
+export const VEHICLE = `v.id, v.name, v.maker, v.form, v.wheelbase_mm AS wheelbase, v.wheelbase_typed AS "wheelbaseTyped",
   v.tank_mass_kg AS "tankMass", v.tank_mass_typed AS "tankMassTyped", v.tank_station_mm AS "tankStation",
   v.tank_station_typed AS "tankStationTyped", v.use, v.version, v.updated_at AS "updatedAt",
   (SELECT e.name FROM person e WHERE e.shop_id = v.shop_id AND e.id = v.updated_by) AS "updatedBy"`;
@@ -46,7 +46,7 @@ export const VEHICLE = `v.id, v.name, v.maker, v.wheelbase_mm AS wheelbase, v.wh
 export const shopAxles = (tx: Tx) =>
   tx.rows(
     knownAxleSchema,
-    `SELECT a.id, a.position, a.suspension, a.arrangement, a.class AS "axleClass", a.steered, json_build_object('id', v.id, 'name', v.name, 'maker', v.maker) AS vehicle
+    `SELECT a.id, a.position, a.suspension, a.arrangement, a.class AS "axleClass", a.steered, json_build_object('id', v.id, 'name', v.name, 'maker', v.maker, 'form', v.form) AS vehicle
        FROM axle a JOIN vehicle v ON v.shop_id = a.shop_id AND v.id = a.vehicle_id
       WHERE a.suspension = ANY($1) ORDER BY v.name, a.position`,
     [KIND_IDS],
@@ -75,8 +75,8 @@ type NewVehicle = Omit<Vehicle, 'version' | 'updatedBy' | 'updatedAt'>;
 export const insertVehicle = (tx: Tx, v: NewVehicle) =>
   tx.run(
     `INSERT INTO vehicle (shop_id, id, name, maker, wheelbase_mm, wheelbase_typed, tank_mass_kg, tank_mass_typed,
-                          tank_station_mm, tank_station_typed, use, updated_by)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
+                          tank_station_mm, tank_station_typed, use, updated_by, form)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
     [
       tx.shop,
       v.id,
@@ -90,14 +90,15 @@ export const insertVehicle = (tx: Tx, v: NewVehicle) =>
       v.tankStationTyped,
       v.use,
       tx.person,
+      v.form,
     ],
   );
 
 export const updateVehicle = (tx: Tx, id: string, v: VehicleEdit) =>
   tx.run(
     `UPDATE vehicle SET use = $3, tank_mass_kg = $4, tank_mass_typed = $5, tank_station_mm = $6, tank_station_typed = $7,
-            version = version + 1, updated_by = $8, updated_at = now() WHERE id = $1 AND version = $2`,
-    [id, v.version, v.use, v.tankMass, v.tankMassTyped, v.tankStation, v.tankStationTyped, tx.person],
+            form = coalesce($9, form), version = version + 1, updated_by = $8, updated_at = now() WHERE id = $1 AND version = $2`,
+    [id, v.version, v.use, v.tankMass, v.tankMassTyped, v.tankStation, v.tankStationTyped, tx.person, v.form ?? null],
   );
 
 export const insertAxle = (

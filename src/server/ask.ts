@@ -10,6 +10,7 @@ import { conflict, notFound, ProblemError } from '@/contracts/problem';
 import { lumped } from '@/core/sheet/reading';
 import { SUSPENSIONS } from '@/core/suspension/names';
 import { KIND_IDS, type KindId } from '@/core/suspension/registry';
+import { formOf } from '@/core/vehicle/form';
 import { type Tx } from '@/data/client';
 import { insertFeature, putKitItem } from '@/data/inspect';
 import * as jobs from '@/data/job';
@@ -71,6 +72,7 @@ export async function createJob(tx: Tx, given: NewJob, newId: () => string = ran
     axleId = newId();
     suspension = given.vehicle.suspension;
     checkFacts(suspension, given.vehicle, 'vehicle');
+    if (formOf(given.vehicle.form).hitched && given.vehicle.position === 'front') throw NO_FRONT;
     await insertVehicle(tx, { ...given.vehicle, id: vehicleId });
     await insertAxle(tx, { ...given.vehicle, id: axleId, vehicleId });
     for (const { position, suspension } of given.vehicle.others)
@@ -123,6 +125,12 @@ const unlooked = (field: string) =>
     field,
   });
 
+const NO_FRONT = new ProblemError(422, {
+  code: 'bad-input',
+  message: 'A trailer hangs on its coupling in front; its axles stand behind that.',
+  field: 'position',
+});
+
 /** A leaf spring lies over or under its axle. */
 function checkFacts(suspension: KindId, facts: { arrangement: string | null }, field: string): void {
   if (suspension === 'longitudinalLeaf' && facts.arrangement === null) throw unlooked(field);
@@ -166,6 +174,7 @@ export async function actOnAxles(tx: Tx, id: string, given: JobAxleAct): Promise
     return loadJob(tx, given.act === 'drop' && given.id === id ? there.find((x) => x.id !== id)!.id : id);
   }
   if (view.jobAxles.some((x) => x.id === given.id)) return view;
+  if (formOf(view.vehicle.form).hitched && given.position === 'front') throw NO_FRONT;
   const found = view.axles.find((a) => a.position === given.position);
   const again = view.jobAxles.find((x) => x.axleId === found?.id);
   if (again) {
@@ -252,7 +261,9 @@ export async function editLoads(tx: Tx, id: string, edit: LoadsEdit): Promise<Jo
 
 /** Use, tank, other axles and ratings of the job's vehicle, under the vehicle's version. */
 export async function editVehicle(tx: Tx, id: string, edit: VehicleEdit): Promise<JobView> {
-  const { vehicle, axle } = await loadJob(tx, id);
+  const { vehicle, axle, axles } = await loadJob(tx, id);
+  const front = axles.some((a) => a.position === 'front') || edit.others.some((a) => a.position === 'front');
+  if (front && formOf(edit.form ?? vehicle.form).hitched) throw NO_FRONT;
   if ((await updateVehicle(tx, vehicle.id, edit)) === 0)
     throw conflict('vehicle', {
       theirs: [vehicle.name, vehicle.use].filter(Boolean).join(', '),

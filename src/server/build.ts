@@ -27,8 +27,7 @@ export async function answerSafety(
   jobAxleId: string,
   given: { id: string; item: string; answer: string },
 ): Promise<JobView> {
-  const { job } = await loadJob(tx, jobAxleId);
-  await jobs.insertSafety(tx, given.id, job.id, given.item, given.answer);
+  await jobs.insertSafety(tx, given.id, jobAxleId, given.item, given.answer);
   return loadJob(tx, jobAxleId);
 }
 

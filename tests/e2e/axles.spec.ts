@@ -39,6 +39,9 @@ test('the other axle is taken into a job, measured on its own sheet, left out an
   expect(front.plan.id).not.toBe(rear.plan.id);
   expect(front.job.wantedChange).toBe(12);
   expect(rear.job).toMatchObject({ wantedChange: 46, complaint: front.job.complaint, version: front.job.version });
+  // Stands under the rear say nothing of the front.
+  expect(rear.safety.find((a) => a.item === 'frameHeld')!.answer).toBe('ok');
+  expect(front.safety).toEqual([]);
   // A job is closed as a whole: what the other axle lacks is named from here.
   const closing = await request.post(`/api${job}/closing`, {
     data: { id: crypto.randomUUID(), closed: true, note: 'x' },
@@ -105,4 +108,56 @@ test('rake follows from both axles’ own plans; unlike packs are foretold each 
   await leaves.getByRole('button', { name: 'different' }).click();
   await expect(leaves.getByRole('group', { name: /Leaf \d, right/ })).toHaveCount(4);
   await expect(page.getByLabel('Thickness, leaf 4, right', { exact: true })).toHaveValue('8.2');
+});
+
+test('a trailer hangs on its coupling: it is measured and told from there, and has no front axle', async ({
+  page,
+  request,
+}) => {
+  const trailer = '/jobs/5a1e0002-0000-4000-8000-000000000f00';
+  await page.goto(`${trailer}/ask`);
+  const axles = page.getByRole('region', { name: 'Axles of this job' });
+  await expect(axles).toContainText('rear axle, this one');
+  await expect(axles.getByRole('button', { name: /Work on/ })).toHaveCount(0);
+  const taken = await request.post(`/api${trailer}/axles`, {
+    data: {
+      ...{ act: 'add', id: crypto.randomUUID(), position: 'front', leafCount: 3, wantedChange: 0, wantedTyped: '0' },
+      ...{ tolerance: 5, toleranceTyped: '5', guess: null, guessTyped: null },
+      facts: { arrangement: 'over', axleClass: 'trailer3t', steered: false },
+    },
+  });
+  expect(await taken.json()).toMatchObject({ code: 'bad-input', field: 'position' });
+  await page.goto(`${trailer}/measure`);
+  await expect(page.getByLabel('Ground to the coupling, left', { exact: true })).toBeVisible();
+  await expect(page.getByLabel('Spring rate, other axle', { exact: true })).toHaveCount(0);
+  // This one is being built already: what was read before it is added with its reason.
+  const [state] = (await get(request, trailer)).states;
+  for (const [point, value] of [
+    ['otherAxleLip', 452],
+    ['groundToLip', 819],
+  ] as const)
+    for (const side of ['left', 'right']) {
+      const reading = {
+        id: crypto.randomUUID(),
+        point,
+        phase: 'before',
+        side,
+        leafId: null,
+        stateId: state!.id,
+        value,
+      };
+      const read = await request.post(`/api${trailer}/readings`, {
+        data: {
+          ...reading,
+          ...{ typed: `${value} mm`, unit: 'mm', rolled: true, instrument: 'tape', supersedes: null },
+          correctionReason: 'written on the card, not on the sheet',
+        },
+      });
+      expect(read.ok()).toBe(true);
+    }
+  await page.goto(`${trailer}/choose`);
+  const level = page.getByRole('region', { name: 'Level and rake' });
+  await expect(level).toContainText('axle over coupling');
+  // 819 mm of lip less 452 mm of coupling.
+  await expect(level.getByRole('row').filter({ hasText: 'as it stands today' })).toContainText('+367');
 });

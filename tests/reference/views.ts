@@ -7,7 +7,7 @@ export function viewOf(sheet: Sheet = flatbedSheet()): JobView {
   const view = {
     job: { id: 'job' },
     axle: { ...sheet.axle, suspension: 'longitudinalLeaf' },
-    vehicle: { wheelbase: sheet.wheelbase },
+    vehicle: { wheelbase: sheet.wheelbase, form: 'truck' },
     pack: sheet.pack,
     leaves: sheet.leafIds.map((id, i) => ({ id, ordinal: i + 1 })),
     readings: sheet.readings.map((r) => ({ ...r, dayId: null })),

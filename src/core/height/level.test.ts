@@ -3,6 +3,7 @@ import { finish } from '../finish';
 import { assemble } from '../suspension/longitudinalLeaf/assemble';
 import { GRAVITY } from '../material/steel';
 import { type LeafState } from '../suspension/longitudinalLeaf/kind';
+import { HELD } from '../measure/otherAxle';
 import { bodyPitch, levelOf, sinksBy, type Around } from './level';
 import { ledgerBars, ledgerValue, summarise } from '../prediction/ledger';
 import { predictAxle } from '../suspension/registry';
@@ -57,6 +58,14 @@ test('where the other axle is worked on too, its own prediction is what it gives
   const front = mean((s) => s.change, 1) - (37.5 * GRAVITY) / 500;
   expect(laden!.rises!.own.after).toBeCloseTo(rear, 6);
   expect(laden!.rises!.other.after).toBeCloseTo(front, 6);
+});
+
+test('a coupling that is held stays where it is, whatever is loaded on it', () => {
+  const nose = { laden: { mass: 400, station: 100 } };
+  const [base, laden] = levelOf(prediction.sides, around({ other: HELD, aboard: nose }));
+  expect(base!.rises!.other.after).toBe(0);
+  expect(Math.abs(laden!.rises!.other.after)).toBeLessThan(0.01);
+  expect(laden!.rake!.after).toBeCloseTo(40 + laden!.rises!.own.after, 1);
 });
 
 test('nothing is told of a laden rake while the other axle is not known; an assumed spring widens the band', () => {

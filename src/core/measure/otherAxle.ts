@@ -12,13 +12,16 @@ export interface OtherAxle {
   /** N/mm of the axle as a whole, from the ground to the body: both springs and both tyres. */
   rate: Estimate;
   /** How the rate came to be known. */
-  from: 'read' | 'learned' | 'assumed';
+  from: 'read' | 'learned' | 'assumed' | 'held';
 }
 
 /** A bounce frequency to take where nothing of a spring is known, Hz, 90 %. Assumed; from memory of trucks and four-by-fours. */
 const BOUNCE = { low: 1.2, usual: 1.6, high: 2.1 } as const;
 /** Least mass that a load puts on an axle to learn its rate from, kg: less drowns in the tape. Chosen. */
 export const LEAST_LOAD = 60;
+
+/** A coupling that the towing vehicle holds at its height: it gives far less than any spring. Its own springs are not reckoned. */
+export const HELD: OtherAxle = { rate: { value: 1e6, half90: 0, origin: 'assumed' }, from: 'held' };
 
 /**
  * The rate of the other axle: learned from its arch lips under two loads, else from the rate read of its spring, else assumed from

@@ -33,7 +33,7 @@ DO $$
 DECLARE t text; c text;
 BEGIN
   FOREACH t IN ARRAY ARRAY['pack', 'plan', 'prediction', 'survey_answer', 'torque_entry', 'torque_reading', 'finding', 'photo',
-    'press_run', 'build_start', 'defect', 'defect_end', 'goal']
+    'press_run', 'build_start', 'defect', 'defect_end', 'goal', 'safety_answer']
   LOOP
     FOR c IN SELECT conname FROM pg_constraint
               WHERE conrelid = t::regclass AND contype = 'f' AND confrelid = 'job'::regclass

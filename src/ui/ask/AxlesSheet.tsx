@@ -7,6 +7,7 @@ import { type JobAxleAct } from '@/contracts/jobAxle';
 import { type JobView } from '@/contracts/job';
 import { AXLE_NAMES, SUSPENSIONS } from '@/core/suspension/names';
 import { KIND_IDS, type KindId } from '@/core/suspension/registry';
+import { formOf } from '@/core/vehicle/form';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
@@ -71,7 +72,10 @@ export function AxlesSheet({ job }: { job: JobHandle }) {
   const set = (part: Partial<Draft>) => draft && setDraft({ ...draft, ...part });
   const here = view.jobAxles.filter((x) => !x.dropped);
   const left = view.jobAxles.filter((x) => x.dropped);
-  const free = WORKED.filter((position) => !view.jobAxles.some((x) => x.position === position));
+  const { hitched } = formOf(view.vehicle.form);
+  const free = WORKED.filter(
+    (position) => !view.jobAxles.some((x) => x.position === position) && !(hitched && position === 'front'),
+  );
   /** What stands at a place: null where it cannot be worked on yet, leaf springs where nothing is written down. */
   const kindAt = (position: (typeof WORKED)[number]): KindId | null => {
     const found = view.axles.find((a) => a.position === position);

@@ -72,13 +72,15 @@ export function loadBody(load: LoadDraft): { name: string; items: LoadItem[] } |
 interface Props {
   load: LoadDraft;
   draft: string;
+  /** What places along the vehicle are counted from. */
+  nose?: string;
   /** Told apart from another load's fields for screen readers. */
   spoken?: string;
   onChange: (load: LoadDraft) => void;
 }
 
 /** A load made of what is aboard, each with its own place along the vehicle. */
-export function LoadFields({ load, draft, spoken = '', onChange }: Props) {
+export function LoadFields({ load, draft, nose = 'the front axle', spoken = '', onChange }: Props) {
   const put = (key: string, part: Partial<ItemDraft>) =>
     onChange({ ...load, items: load.items.map((item) => (item.key === key ? { ...item, ...part } : item)) });
   const body = loadBody(load);
@@ -122,8 +124,8 @@ export function LoadFields({ load, draft, spoken = '', onChange }: Props) {
               onChange={(mass) => put(item.key, { mass })}
             />
             <TypedField
-              label="Behind the front axle"
-              spoken={`${named} behind the front axle`}
+              label={`Behind ${nose}`}
+              spoken={`${named} behind ${nose}`}
               rule={ASK_RULES.station}
               value={item.station}
               draft={`${draft}|${item.key}|station`}
@@ -151,8 +153,7 @@ export function LoadFields({ load, draft, spoken = '', onChange }: Props) {
         </button>
         {whole ? (
           <span className="muted">
-            together <Quantity value={whole.mass} of="mass" />, middle <Length mm={whole.station} /> behind the front
-            axle
+            together <Quantity value={whole.mass} of="mass" />, middle <Length mm={whole.station} /> behind {nose}
           </span>
         ) : null}
       </div>

@@ -8,6 +8,7 @@ import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { useKept } from '../measured/useKept';
 import { SaveActs } from './SaveActs';
+import { formOf } from '@/core/vehicle/form';
 import { loadBody, loadDraft, LoadFields, newItem, type LoadDraft } from './LoadFields';
 
 interface Draft {
@@ -50,6 +51,7 @@ export function LoadsSheet({ job }: { job: JobHandle }) {
       {draft.states.map((state, k) => (
         <section key={state.id} className="load" aria-label={state.name || `load ${k + 1}`}>
           <LoadFields
+            nose={formOf(view.vehicle.form).nose}
             load={state}
             draft={`${view.id}|load|${state.id}`}
             spoken={draft.states.length > 1 ? `, load ${k + 1}` : ''}

@@ -3,6 +3,7 @@ import { useRouter } from 'next/navigation';
 import { type KnownAxle } from '@/contracts/vehicle';
 import { type NewJob } from '@/contracts/ask';
 import { type Person } from '@/contracts/person';
+import { formOf } from '@/core/vehicle/form';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { PageFrame } from '../frame/PageFrame';
@@ -57,6 +58,8 @@ export function NewJobStation({ axles, people, person }: Props) {
   const set = (part: Partial<Draft>) =>
     setDraft({ ...draft, id: draft.id === '' ? crypto.randomUUID() : draft.id, ...part });
   const body = bodyOf(draft, axles);
+  const known = axles.find((a) => a.id === draft.vehicle.axleId);
+  const leafy = (known?.suspension ?? draft.vehicle.suspension) === 'longitudinalLeaf';
   const create = () =>
     run(async () => {
       const { id } = await call<{ id: string }>('/api/jobs', 'POST', body);
@@ -79,7 +82,12 @@ export function NewJobStation({ axles, people, person }: Props) {
             title="The load it usually carries"
             aside={<span className="muted">optional: a second load state</span>}
           >
-            <LoadFields load={draft.load} draft="new-job|load" onChange={(load) => set({ load })} />
+            <LoadFields
+              nose={formOf(known?.vehicle.form ?? draft.vehicle.form).nose}
+              load={draft.load}
+              draft="new-job|load"
+              onChange={(load) => set({ load })}
+            />
             <Chips
               label="The goal is meant"
               shown
@@ -110,13 +118,15 @@ export function NewJobStation({ axles, people, person }: Props) {
         </div>
         <Sheet title="Vehicle">
           <VehicleFields axles={axles} vehicle={draft.vehicle} onChange={(vehicle) => set({ vehicle })} />
-          <Chips
-            label="Leaves in the pack"
-            shown
-            options={['1', '2', '3', '4', '5', '6', '7', '8', '9'].map((id) => ({ id, name: id }))}
-            value={String(draft.leafCount)}
-            onPick={(count) => set({ leafCount: Number(count) })}
-          />
+          {leafy ? (
+            <Chips
+              label="Leaves in the pack"
+              shown
+              options={['1', '2', '3', '4', '5', '6', '7', '8', '9'].map((id) => ({ id, name: id }))}
+              value={String(draft.leafCount)}
+              onPick={(count) => set({ leafCount: Number(count) })}
+            />
+          ) : null}
         </Sheet>
       </div>
     </PageFrame>

@@ -27,10 +27,13 @@ export const tankBody = ({ has, mass, station }: TankDraft) =>
 export function TankFields({
   tank,
   draft,
+  nose = 'the front axle',
   onChange,
 }: {
   tank: TankDraft;
   draft: string;
+  /** What its place is counted from. */
+  nose?: string;
   onChange: (tank: TankDraft) => void;
 }) {
   return (
@@ -56,7 +59,7 @@ export function TankFields({
             onChange={(mass) => onChange({ ...tank, mass })}
           />
           <TypedField
-            label="Tank behind the front axle"
+            label={`Tank behind ${nose}`}
             rule={ASK_RULES.station}
             value={tank.station}
             draft={`${draft}|tankStation`}

@@ -5,6 +5,7 @@ import { type KnownAxle } from '@/contracts/vehicle';
 import { type NewJob } from '@/contracts/ask';
 import { KIND_IDS, type KindId } from '@/core/suspension/registry';
 import { AXLE_NAMES, SUSPENSIONS, type Suspension } from '@/core/suspension/names';
+import { formOf, VEHICLE_FORM_IDS, type VehicleFormId } from '@/core/vehicle/form';
 import { Chips } from '../controls/Chips';
 import { TextField } from '../controls/TextField';
 import { ASK_RULES } from './askRules';
@@ -19,6 +20,7 @@ export interface VehicleDraft extends AxleFactsDraft {
   maker: string;
   wheelbase: Typed | null;
   position: 'front' | 'rear';
+  form: VehicleFormId;
   suspension: KindId;
   use: string;
   tank: TankDraft;
@@ -34,6 +36,7 @@ export const EMPTY_VEHICLE: VehicleDraft = {
   arrangement: null,
   axleClass: null,
   steered: false,
+  form: 'truck',
   suspension: 'longitudinalLeaf',
   use: '',
   tank: UNKNOWN_TANK,
@@ -46,7 +49,7 @@ const unseen = (axle: KnownAxle | undefined): boolean =>
   (axle.axleClass === null || axle.steered === null || !factsReady(axle.suspension, axle.arrangement));
 
 export function vehicleBody(v: VehicleDraft, axles: readonly KnownAxle[]): NewJob['vehicle'] | undefined {
-  const { name, maker, position, suspension, axleClass, steered } = v;
+  const { name, maker, form, suspension, axleClass, steered } = v;
   if (v.axleId) {
     const known = axles.find((a) => a.id === v.axleId);
     if (!unseen(known)) return { kind: 'known', axleId: v.axleId, facts: null };
@@ -57,14 +60,18 @@ export function vehicleBody(v: VehicleDraft, axles: readonly KnownAxle[]): NewJo
   const arrangement = suspension === 'longitudinalLeaf' ? v.arrangement : null;
   if (!name.trim() || !v.wheelbase || !axleClass || !factsReady(suspension, arrangement)) return undefined;
   const wheelbase = { wheelbase: v.wheelbase.value, wheelbaseTyped: v.wheelbase.typed };
-  const others = v.otherAxle
-    ? [{ position: position === 'rear' ? ('front' as const) : ('rear' as const), suspension: v.otherAxle }]
-    : [];
+  const { hitched } = formOf(form);
+  const position = hitched ? 'rear' : v.position;
+  const others =
+    v.otherAxle && !hitched
+      ? [{ position: position === 'rear' ? ('front' as const) : ('rear' as const), suspension: v.otherAxle }]
+      : [];
   const tank = tankBody(v.tank);
   return {
     kind: 'new',
     name,
     maker,
+    form,
     ...wheelbase,
     ...tank,
     use: v.use,
@@ -88,6 +95,7 @@ interface Props {
 export function VehicleFields({ axles, vehicle, onChange }: Props) {
   const id = useId();
   const set = (part: Partial<VehicleDraft>) => onChange({ ...vehicle, ...part });
+  const { hitched, nose } = formOf(vehicle.form);
   const known = axles.find((a) => a.id === vehicle.axleId);
   const facts = <AxleFactFields kind={known?.suspension ?? vehicle.suspension} facts={vehicle} onChange={set} />;
   return (
@@ -130,14 +138,23 @@ export function VehicleFields({ axles, vehicle, onChange }: Props) {
             value={vehicle.maker}
             onChange={(maker) => set({ maker })}
           />
+          <div className="field">
+            <label htmlFor={`${id}-form`}>It is a</label>
+            <Select
+              id={`${id}-form`}
+              aria-label="It is a"
+              value={vehicle.form}
+              options={VEHICLE_FORM_IDS.map((value) => ({ value, label: formOf(value).name }))}
+              onChange={(form: VehicleFormId) => set({ form })}
+            />
+          </div>
           <TextField label="What it does all day" most={200} value={vehicle.use} onChange={(use) => set({ use })} />
           <TypedField
-            label="Wheelbase"
+            label={hitched ? `${nose.replace('the c', 'C').replace('the k', 'K')} to axle` : 'Wheelbase'}
             required
             rule={ASK_RULES.wheelbase}
             value={vehicle.wheelbase}
             draft="new-job|wheelbase"
-            hint="trailer: hitch to axle"
             onChange={(wheelbase) => set({ wheelbase })}
           />
           <div className="field">
@@ -151,31 +168,35 @@ export function VehicleFields({ axles, vehicle, onChange }: Props) {
             />
           </div>
           {facts}
-          <Chips
-            label="Which axle"
-            shown
-            options={[
-              { id: 'front', name: 'front' },
-              { id: 'rear', name: 'rear' },
-            ]}
-            value={vehicle.position}
-            onPick={(position) => set({ position })}
-          />
-          <div className="field">
-            <label htmlFor={`${id}-other`}>The other axle has</label>
-            <Select
-              id={`${id}-other`}
-              aria-label="The other axle has"
-              value={vehicle.otherAxle ?? 'none'}
+          {hitched ? null : (
+            <Chips
+              label="Which axle"
+              shown
               options={[
-                { value: 'none', label: 'there is none' },
-                ...Object.entries(SUSPENSIONS).map(([value, label]) => ({ value, label })),
+                { id: 'front', name: 'front' },
+                { id: 'rear', name: 'rear' },
               ]}
-              onChange={(value: string) => set({ otherAxle: value === 'none' ? null : (value as Suspension) })}
+              value={vehicle.position}
+              onPick={(position) => set({ position })}
             />
-          </div>
+          )}
+          {hitched ? null : (
+            <div className="field">
+              <label htmlFor={`${id}-other`}>The other axle has</label>
+              <Select
+                id={`${id}-other`}
+                aria-label="The other axle has"
+                value={vehicle.otherAxle ?? 'none'}
+                options={[
+                  { value: 'none', label: 'there is none' },
+                  ...Object.entries(SUSPENSIONS).map(([value, label]) => ({ value, label })),
+                ]}
+                onChange={(value: string) => set({ otherAxle: value === 'none' ? null : (value as Suspension) })}
+              />
+            </div>
+          )}
           <div className="wide">
-            <TankFields tank={vehicle.tank} draft="new-job" onChange={(tank) => set({ tank })} />
+            <TankFields nose={nose} tank={vehicle.tank} draft="new-job" onChange={(tank) => set({ tank })} />
           </div>
         </>
       )}

@@ -4,6 +4,7 @@ import { type JobView } from '@/contracts/job';
 import { type VehicleEdit } from '@/contracts/vehicle';
 import { RATED_PARTS, type RatedPart } from '@/core/vehicle/rating';
 import { AXLE_NAMES, AXLE_POSITIONS, SUSPENSIONS, type AxlePosition, type Suspension } from '@/core/suspension/names';
+import { formOf, VEHICLE_FORM_IDS, type VehicleFormId } from '@/core/vehicle/form';
 import { Sheet } from '../controls/Sheet';
 import { TextField } from '../controls/TextField';
 import { ProblemNote } from '../job/ProblemNote';
@@ -28,6 +29,7 @@ const PART_NAMES: Record<RatedPart, string> = {
 
 interface Draft {
   version: number;
+  form: VehicleFormId;
   use: string;
   tank: TankDraft;
   others: Partial<Record<AxlePosition, Suspension>>;
@@ -38,6 +40,7 @@ function draftOf({ vehicle, axle, axles }: JobView): Draft {
   const own = axles.find((a) => a.id === axle.id);
   return {
     version: vehicle.version,
+    form: vehicle.form,
     use: vehicle.use,
     tank: {
       has: vehicle.tankMass === null ? null : vehicle.tankMass > 0,
@@ -55,6 +58,7 @@ function draftOf({ vehicle, axle, axles }: JobView): Draft {
 
 const bodyOf = (draft: Draft): VehicleEdit => ({
   version: draft.version,
+  form: draft.form,
   use: draft.use,
   ...tankBody(draft.tank),
   others: (Object.entries(draft.others) as [AxlePosition, Suspension][]).map(([position, suspension]) => ({
@@ -76,6 +80,7 @@ export function VehicleSheet({ job }: { job: JobHandle }) {
   const name = `${view.id}|vehicle`;
   const [edit, setEdit, forget] = useKept<Draft | null>(name, null);
   const draft = edit ?? draftOf(view);
+  const { hitched, nose } = formOf(draft.form);
   const change = (part: Partial<Draft>) => setEdit({ ...draft, ...part });
   const save = () =>
     run(async () => {
@@ -93,14 +98,29 @@ export function VehicleSheet({ job }: { job: JobHandle }) {
           {axle.arrangement ? `, ${axle.arrangement} the axle` : ''}
           {axle.steered ? ', steered' : ''}
         </dd>
-        <dt>Wheelbase</dt>
+        <dt>{hitched ? 'Coupling to axle' : 'Wheelbase'}</dt>
         <dd>
           <Length mm={vehicle.wheelbase} /> <span className="muted">typed {vehicle.wheelbaseTyped}</span>
         </dd>
       </dl>
       <div className="grid-fields part">
+        <div className="field">
+          <label htmlFor="vehicle-form">It is a</label>
+          <Select
+            id="vehicle-form"
+            aria-label="It is a"
+            value={draft.form}
+            // What stands on a front axle of its own is no trailer.
+            options={VEHICLE_FORM_IDS.map((value) => ({
+              value,
+              label: formOf(value).name,
+              disabled: formOf(value).hitched && view.axles.some((a) => a.position === 'front'),
+            }))}
+            onChange={(form: VehicleFormId) => change({ form })}
+          />
+        </div>
         <TextField label="What it does all day" most={200} value={draft.use} onChange={(use) => change({ use })} />
-        {AXLE_POSITIONS.filter((p) => p !== axle.position).map((position) => (
+        {AXLE_POSITIONS.filter((p) => p !== axle.position && !(hitched && p === 'front')).map((position) => (
           <div key={position} className="field">
             <label htmlFor={`axle-${position}`}>{AXLE_NAMES[position]} axle</label>
             <Select
@@ -118,7 +138,7 @@ export function VehicleSheet({ job }: { job: JobHandle }) {
           </div>
         ))}
       </div>
-      <TankFields tank={draft.tank} draft={name} onChange={(tank) => change({ tank })} />
+      <TankFields nose={nose} tank={draft.tank} draft={name} onChange={(tank) => change({ tank })} />
       <h3 className="part">What this axle may carry</h3>
       <div className="grid-fields tight">
         {RATED_PARTS.map((part) => (

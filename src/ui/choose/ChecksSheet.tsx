@@ -24,6 +24,7 @@ export function ChecksSheet({ jobId, rows, notes = {}, more, children }: Props) 
   const words = useWords();
   const open = rows.filter((row) => row.state === 'not checked').length;
   const bad = rows.filter((row) => row.state === 'does not fit' && row.blocks).length;
+  const looks = rows.filter((row) => row.state === 'look').length;
   const later = rows.filter((row) => row.state === 'does not fit' && !row.blocks).length;
   return (
     <Sheet
@@ -33,10 +34,14 @@ export function ChecksSheet({ jobId, rows, notes = {}, more, children }: Props) 
           <span className="stop-word">
             STOP: {bad} {bad === 1 ? 'does' : 'do'} not fit{open > 0 ? `, ${open} not checked` : ''}
           </span>
-        ) : open + later > 0 ? (
+        ) : open + later + looks > 0 ? (
           <Marked kind="look">
             not OK:{' '}
-            {[open > 0 ? `${open} not checked` : '', later > 0 ? `${later} to be replaced` : '']
+            {[
+              open > 0 ? `${open} not checked` : '',
+              later > 0 ? `${later} to be replaced` : '',
+              looks > 0 ? `${looks} to look at` : '',
+            ]
               .filter(Boolean)
               .join(', ')}
           </Marked>

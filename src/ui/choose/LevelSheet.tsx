@@ -6,9 +6,10 @@ import { planText } from '@/contracts/planText';
 import { assembledOf, axleSheetOf } from '@/contracts/sheet';
 import { bodyPitch, levelOf, sinksBy, type LevelState } from '@/core/height/level';
 import { goalValue } from '@/core/height/goals';
-import { LEAST_LOAD, otherAxleOf, type OtherAxle } from '@/core/measure/otherAxle';
+import { HELD, LEAST_LOAD, otherAxleOf, type OtherAxle } from '@/core/measure/otherAxle';
 import { type AxlePrediction } from '@/core/suspension/registry';
 import { decimalText } from '@/core/units/format';
+import { formOf } from '@/core/vehicle/form';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
@@ -27,7 +28,8 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Ax
   const values = figureValues(view, null);
   // On more than two axles a load is no matter of statics alone.
   const many = view.axles.length > 2;
-  const other = many ? null : otherAxleOf(sheet);
+  const { hitched, nose } = formOf(view.vehicle.form);
+  const other = many ? null : hitched ? HELD : otherAxleOf(sheet);
   const beside = useOtherAxle(view);
   const levels = levelOf(prediction.sides, {
     rake: goalValue('rake', sheet.readings, 'before', base.id, position) ?? null,
@@ -62,6 +64,7 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Ax
         <VehicleSide
           wheelbase={wheelbase}
           position={position}
+          hitched={hitched}
           hub={mean('groundToHub')}
           was={{
             own: { ...own, value: own.value + drawn.rises.own.before },
@@ -80,7 +83,7 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Ax
                 left over right
               </th>
               <th scope="col" className="number">
-                rear over front
+                {hitched ? `axle over ${nose.replace('the ', '')}` : 'rear over front'}
               </th>
             </tr>
           </thead>
@@ -109,7 +112,9 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Ax
                   ) : (
                     <span className="muted">
                       {level.rises
-                        ? 'lips of both axles not measured'
+                        ? hitched
+                          ? `lip and ${nose.replace('the ', '')} not measured from the ground`
+                          : 'lips of both axles not measured'
                         : many
                           ? 'not told on more than two axles'
                           : 'the other axle’s load or spring is not read'}
@@ -121,10 +126,22 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Ax
           </tbody>
         </table>
       </div>
-      {levels.length > 1 && !many ? beside ? <WorkedLine view={view} /> : <OtherAxleLine other={other} /> : null}
+      {levels.length > 1 && !many ? (
+        hitched ? (
+          <p className="muted">
+            {nose.replace('the', 'The')} is taken to stay at its height; how far the towing vehicle sinks is not
+            reckoned.
+          </p>
+        ) : beside ? (
+          <WorkedLine view={view} />
+        ) : (
+          <OtherAxleLine other={other} />
+        )
+      ) : null}
       <p>
         The body turns by {decimalText(Math.abs((bodyPitch(change, wheelbase) * 180) / Math.PI), 1)}°, the {position}{' '}
-        {change >= 0 ? 'up' : 'down'}: headlamps are set again.
+        {change >= 0 ? 'up' : 'down'}
+        {hitched ? '.' : ': headlamps are set again.'}
       </p>
       {view.states.slice(1).map((state) => {
         const down = sinksBy(prediction.sides, state.id);

@@ -14,6 +14,8 @@ interface Props {
   wheelbase: number;
   /** Which axle is worked on. */
   position: 'front' | 'rear';
+  /** Hangs on another vehicle in front, in the place of an axle. */
+  hitched?: boolean;
   /** Ground to hub, mm. */
   hub: Known;
   /** Ground to the arch lips of the axle worked on and of the other one, in the load state drawn, mm. */
@@ -23,7 +25,7 @@ interface Props {
 }
 
 /** The whole vehicle from its left, to scale: as it stands dashed, as it will stand solid, in one load state. */
-export function VehicleSide({ wheelbase, position, hub, was, will, stateName }: Props) {
+export function VehicleSide({ wheelbase, position, hitched = false, hub, was, will, stateName }: Props) {
   const [box, width] = useWidth<HTMLElement>(360);
   const { lengths } = useView();
   const lengthText = useLengthText();
@@ -45,12 +47,20 @@ export function VehicleSide({ wheelbase, position, hub, was, will, stateName }: 
   };
   const known = was.own.known && was.other.known;
   const goes = (from: number, to: number) => `goes from ${lengthText(from)} to ${lengthText(to)}`;
-  const spoken = `Side view to scale in “${stateName}”: at the arch lip the ${position} ${goes(was.own.value, will.own)}, the other axle ${goes(was.other.value, will.other)}.`;
+  const spoken = `Side view to scale in “${stateName}”: at the arch lip the ${position} ${goes(was.own.value, will.own)}, the ${hitched ? 'coupling' : 'other axle'} ${goes(was.other.value, will.other)}.`;
   return (
     <figure className="figure-sheet" ref={box}>
       <svg className="drawing" viewBox={`0 0 ${width} ${s.height.toFixed(1)}`} role="img" aria-label={spoken}>
         <line x1={0} x2={width} y1={s.y(0)} y2={s.y(0)} stroke="var(--ink)" strokeWidth="2" />
-        {[0, wheelbase].map((x) => (
+        {hitched ? (
+          <path
+            d={`M${s.x(0) - 12} ${s.y(0)}L${s.x(0)} ${s.y(will.other) + 8}L${s.x(0) + 12} ${s.y(0)}`}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth="1.6"
+          />
+        ) : null}
+        {(hitched ? [wheelbase] : [0, wheelbase]).map((x) => (
           <g key={x}>
             <circle
               cx={s.x(x)}
@@ -91,7 +101,8 @@ export function VehicleSide({ wheelbase, position, hub, was, will, stateName }: 
         <ScaleBar s={s} across={wheelbase + 2 * over} lengths={lengths} left={12} top={s.height - 12} />
       </svg>
       <figcaption className="muted small">
-        {stateName}, from the left; line through the arch lips, dashed before the work.
+        {stateName}, from the left; line through {hitched ? 'coupling and arch lip' : 'the arch lips'}, dashed before
+        the work.
         {known ? '' : ' Lips from the ground that were not measured stand in at the other heights.'}
       </figcaption>
     </figure>

@@ -1,4 +1,5 @@
 import { type JobView } from '@/contracts/job';
+import { formOf } from '@/core/vehicle/form';
 import { type Side } from '@/core/vehicle/side';
 import { type Figure } from './marks';
 import { type StandIn, type Values } from './values';
@@ -37,7 +38,7 @@ export function commonFigure(id: string, { view, values, field }: FigureParts): 
     case 'behind':
       return endFigure(values, field);
     case 'vehicle':
-      return vehicleFigure(values, field, view.axle.position);
+      return vehicleFigure(values, field, view.axle.position, formOf(view.vehicle.form).hitched);
     case 'road':
       return roadFigure(values, field);
     default:

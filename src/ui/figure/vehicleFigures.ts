@@ -140,8 +140,19 @@ export function endFigure(values: Values, field: FieldOf): Figure {
   };
 }
 
+/** The coupling in the place of a front axle: a post from the ground up to it. */
+const couplingShape = (s: Scale, at: { value: number; known: boolean }): ShapeMark => ({
+  path: openLine([
+    { x: s.x(0) - 14, y: s.y(0) },
+    { x: s.x(0), y: s.y(at.value) },
+    { x: s.x(0) + 14, y: s.y(0) },
+  ]),
+  look: 'outline',
+  known: at.known,
+});
+
 /** The whole vehicle from the left: hub to hub on both sides, and the other axle's arch lips. */
-export function vehicleFigure(values: Values, field: FieldOf, position: 'front' | 'rear'): Figure {
+export function vehicleFigure(values: Values, field: FieldOf, position: 'front' | 'rear', hitched = false): Figure {
   const wheelbase = values('hubToHub', 'left').value;
   const hub = values('groundToHub', 'left');
   const own = values('groundToLip', 'left').value;
@@ -163,12 +174,13 @@ export function vehicleFigure(values: Values, field: FieldOf, position: 'front' 
       });
       const shapes: ShapeMark[] = [
         { path: `M${s.x(-hub.value) - 16} ${ground}H${s.x(wheelbase + hub.value) + 16}`, look: 'ground', known: true },
-        ...[0, wheelbase].map((x): ShapeMark => ({
+        ...(hitched ? [wheelbase] : [0, wheelbase]).map((x): ShapeMark => ({
           path: ring(pixel(s, x, hub.value), hub.value * s.perMm),
           look: 'outline',
           known: hub.known,
         })),
-        ...[0, wheelbase].map((x): ShapeMark => {
+        ...(hitched ? [couplingShape(s, lips.left)] : []),
+        ...(hitched ? [wheelbase] : [0, wheelbase]).map((x): ShapeMark => {
           const lip = x === other ? lips.left.value : own;
           return {
             path: `M${s.x(x - hub.value)} ${s.y(lip) + 14}Q${s.x(x)} ${s.y(lip) - 14} ${s.x(x + hub.value)} ${s.y(lip) + 14}`,
@@ -196,10 +208,14 @@ export function vehicleFigure(values: Values, field: FieldOf, position: 'front' 
       const roof = s.y(top + 90);
       dimensions.push(
         weight(given('otherAxleLoad'), { x: s.x(other), y: ground }, ground + 22),
-        leader(given('otherAxleRate'), pixel(s, other, hub.value * 1.5), {
-          x: s.x(other) + across * 0.32,
-          y: roof + 26,
-        }),
+        ...(hitched
+          ? []
+          : [
+              leader(given('otherAxleRate'), pixel(s, other, hub.value * 1.5), {
+                x: s.x(other) + across * 0.32,
+                y: roof + 26,
+              }),
+            ]),
       );
       return { shapes, dimensions, captions: [] };
     },

@@ -1,9 +1,10 @@
 'use client';
+import { pointOf } from '@/core/measure/points';
 import { HEIGHT_POINTS } from '@/core/sheet/common';
 import { type JobHandle } from '../job/useJob';
 import { ReadingField } from '../measured/ReadingField';
 import { assumedText } from './assumedText';
-import { spokenField, type FieldAt } from './fields';
+import { pointName, spokenField, type FieldAt } from './fields';
 
 /** What every field of the sheet is told. */
 export interface FieldHooks {
@@ -23,6 +24,8 @@ interface Props extends FieldHooks {
 /** One field of the measuring sheet. */
 export function FieldOfSheet({ job, at, rolled, onFocus, label, onEntered }: Props) {
   const { point, side, leafId, stateId } = at;
+  const name = label ?? pointName(job.view, point);
+  const own = name === pointOf(point).label ? label : (label ?? (side ? `${name}, ${side}` : name));
   return (
     <ReadingField
       job={job}
@@ -31,7 +34,7 @@ export function FieldOfSheet({ job, at, rolled, onFocus, label, onEntered }: Pro
       spoken={spokenField(job.view, at)}
       assumed={assumedText(job.view, point)}
       onFocus={() => onFocus(at)}
-      {...(label && { label })}
+      {...(own && { label: own })}
       {...(onEntered && { onEntered })}
       {...(side && { side })}
       {...(leafId && { leafId })}

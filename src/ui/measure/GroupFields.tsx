@@ -4,7 +4,7 @@ import { pointOf, type GroupId } from '@/core/measure/points';
 import { groupsOf } from '@/core/suspension/registry';
 import { type JobHandle } from '../job/useJob';
 import { FieldOfSheet, type FieldHooks } from './FieldOfSheet';
-import { fieldKey, groupFields, type FieldAt } from './fields';
+import { fieldKey, groupFields, pointName, type FieldAt } from './fields';
 import { lowerFirst } from './missingText';
 
 interface Props extends FieldHooks {
@@ -25,7 +25,7 @@ export function GroupFields({ job, group, narrows, lead, children, ...hooks }: P
   const fields = groupFields(job.view, group).filter((at) => at.leafId === null);
   const first = fields.filter((at) => pointOf(at.point).minimal);
   const rest = fields.filter((at) => !pointOf(at.point).minimal);
-  const labels = [...new Set(rest.map((at) => lowerFirst(pointOf(at.point).label)))].join(', ');
+  const labels = [...new Set(rest.map((at) => lowerFirst(pointName(job.view, at.point))))].join(', ');
   return (
     <section className="group" aria-label={title}>
       <header>
@@ -69,7 +69,7 @@ export function FieldGrid({ job, fields, ...hooks }: GridProps) {
         if (paired(fields[i - 1], at)) return null;
         const one = <FieldOfSheet job={job} at={at} {...hooks} />;
         if (!other || !paired(at, other)) return <Fragment key={fieldKey(at)}>{one}</Fragment>;
-        const { label } = pointOf(at.point);
+        const label = pointName(job.view, at.point);
         return (
           <div key={fieldKey(at)} className="pair wide" role="group" aria-label={label}>
             {one}

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { axleShares } from '@/core/vehicle/load';
 import { pointOf } from '@/core/measure/points';
+import { formOf } from '@/core/vehicle/form';
 import { lengthRule, massRule } from '@/core/units/rules';
 import { Chips } from '../controls/Chips';
 import { ProblemNote } from '../job/ProblemNote';
@@ -62,7 +63,7 @@ export function LoadEstimate({ job }: { job: JobHandle }) {
             onChange={setMass}
           />
           <TypedField
-            label="Its middle behind the front axle"
+            label={`Its middle behind ${formOf(view.vehicle.form).nose}`}
             rule={MIDDLE}
             value={middle}
             draft={`${view.id}|middle`}

@@ -1,5 +1,6 @@
 import { readingKey } from '@/contracts/reading';
 import { type JobView } from '@/contracts/job';
+import { formOf } from '@/core/vehicle/form';
 import { otherOf, SIDES, type Side } from '@/core/vehicle/side';
 import { POINT_IDS, pointOf, type GroupId, type PointId } from '@/core/measure/points';
 import { groupsOf } from '@/core/suspension/registry';
@@ -25,9 +26,21 @@ const againOf = (view: JobView): PointId[] => {
   return AGAIN.filter((point) => groups.includes(pointOf(point).group));
 };
 
+/** Points of the other axle, as they are called where a coupling stands in its place. */
+const AT_COUPLING: Partial<Record<PointId, string>> = {
+  otherAxleLip: 'Ground to the coupling',
+  otherAxleLoad: 'Load on the coupling',
+};
+
+/** What a point is called on this vehicle. */
+export const pointName = (view: JobView, point: PointId): string =>
+  (formOf(view.vehicle.form).hitched && AT_COUPLING[point]) || pointOf(point).label;
+
 /** The fields of one group in the order they are walked. */
 export function groupFields(view: JobView, group: GroupId, stateId = view.states[0]?.id ?? null): FieldAt[] {
-  const points = POINT_IDS.filter((id) => pointOf(id).group === group);
+  const { hitched } = formOf(view.vehicle.form);
+  // A coupling has no springs of its own.
+  const points = POINT_IDS.filter((id) => pointOf(id).group === group && !(hitched && id === 'otherAxleRate'));
   const at = (point: PointId, side: Side | null = null, leafId: string | null = null): FieldAt => ({
     point,
     side,
@@ -79,5 +92,7 @@ export function spokenField(view: JobView, at: FieldAt): string {
   const { leaf, side } = whose(view, at);
   const state = view.states.find((s) => s.id === at.stateId);
   const other = state && state.ordinal > 0 ? state.name : undefined;
-  return [pointOf(at.point).label, leaf === null ? undefined : `leaf ${leaf}`, side, other].filter(Boolean).join(', ');
+  return [pointName(view, at.point), leaf === null ? undefined : `leaf ${leaf}`, side, other]
+    .filter(Boolean)
+    .join(', ');
 }

@@ -80,7 +80,6 @@ export function WaysSheet({ job, plan, input, shelf }: Props) {
                 <th scope="col" className="number">
                   parts
                 </th>
-                <th scope="col" />
               </tr>
             </thead>
             <tbody>
@@ -103,6 +102,13 @@ export function WaysSheet({ job, plan, input, shelf }: Props) {
                             <Marked kind="look">{check.text}</Marked>
                           </div>
                         ))}
+                      {bad.length === 0 ? (
+                        <div className="acts">
+                          <button type="button" className="act quiet" disabled={busy} onClick={() => take(way)}>
+                            Plan this
+                          </button>
+                        </div>
+                      ) : null}
                     </td>
                     <td className="number">
                       <Length mm={way.off} signed />
@@ -117,13 +123,6 @@ export function WaysSheet({ job, plan, input, shelf }: Props) {
                       <div className="muted small">
                         {way.days === null ? 'when?' : way.days === 0 ? 'now' : `${way.days} d`}
                       </div>
-                    </td>
-                    <td>
-                      {bad.length === 0 ? (
-                        <button type="button" className="act quiet" disabled={busy} onClick={() => take(way)}>
-                          Plan this
-                        </button>
-                      ) : null}
                     </td>
                   </tr>
                 );

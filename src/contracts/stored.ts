@@ -65,6 +65,8 @@ const leafPack = z.object({
   friction: estimate,
   eyeOffset: estimate,
   eyeOffsetRear: estimate.exactOptional(),
+  liner: estimate.exactOptional(),
+  tipPad: estimate.exactOptional(),
   rateFactor: estimate.exactOptional(),
 });
 

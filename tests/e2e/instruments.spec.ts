@@ -155,7 +155,7 @@ test.describe('a torque wrench', () => {
     ]);
   });
 
-  /** DOM changes outside live figures, and the longest task, over some seconds, once a page has stood still for one. */
+  /** DOM changes outside live figures, and the longest task, over some seconds, once a page has stood still for three: its solver may be silent for a while. */
   const watched = async (page: Page, seconds: number) =>
     page.evaluate(async (ms) => {
       let changes = 0;
@@ -174,7 +174,7 @@ test.describe('a torque wrench', () => {
         for (const entry of list.getEntries()) longest = Math.max(longest, entry.duration);
       });
       // What the page solves and draws when it opens is not the wrench's doing; one that never rests is told by its count.
-      while (performance.now() - last < 1000 && performance.now() - opened < 30_000)
+      while (performance.now() - last < 3000 && performance.now() - opened < 30_000)
         await new Promise((resolve) => setTimeout(resolve, 100));
       tasks.observe({ type: 'longtask' });
       changes = 0;

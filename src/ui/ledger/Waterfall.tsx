@@ -30,7 +30,13 @@ export function Waterfall({ lines, half, spoken }: Props) {
     return ends.map((v) => v - start);
   });
   const [least, most] = [Math.min(0, ...reach), Math.max(0, ...reach)];
-  const [left, right] = [8, 58];
+  const textOf = ({ line, to }: (typeof bars)[number]) => {
+    const value = line.kind === 'total' ? to - start : line.value;
+    return `${value > 0 ? '+' : ''}${lengthText(value).replace(/ (mm|in)$/, '')}`;
+  };
+  // Room for the longest figure behind the longest bar.
+  const room = 10 * Math.max(0, ...bars.map((bar) => textOf(bar).length));
+  const [left, right] = [8, Math.max(58, 12 + room)];
   const perMm = (width - left - right) / Math.max(1, most - least);
   const x = (v: number) => left + (v - least) * perMm;
   const height = bars.length * ROW + 8;
@@ -38,7 +44,8 @@ export function Waterfall({ lines, half, spoken }: Props) {
     <figure className="figure-sheet" ref={box}>
       <svg className="drawing" viewBox={`0 0 ${width} ${height}`} role="img" aria-label={spoken}>
         <line x1={x(0)} x2={x(0)} y1={0} y2={height} stroke="var(--graphite)" strokeDasharray="4 3" />
-        {bars.map(({ line, from, to }, k) => {
+        {bars.map((bar, k) => {
+          const { line, from, to } = bar;
           const y = 4 + k * ROW;
           const total = line.kind === 'total';
           const [a, b] = total ? [0, to - start] : [from - start, to - start];
@@ -64,9 +71,8 @@ export function Waterfall({ lines, half, spoken }: Props) {
                   strokeWidth="1.4"
                 />
               ) : null}
-              <text x={Math.min(end, width - 54)} y={y + ROW / 2 + 4} className="num">
-                {(total ? to - start : line.value) > 0 ? '+' : ''}
-                {lengthText(total ? to - start : line.value).replace(/ (mm|in)$/, '')}
+              <text x={Math.min(end, width - room - 4)} y={y + ROW / 2 + 4} className="num">
+                {textOf(bar)}
               </text>
             </g>
           );

@@ -186,6 +186,12 @@ function assemblePack(
   );
   const main = complete[0];
   if (!width || !seatLength || !main || complete.length < leaves.length) return null;
+  const extra = (point: 'leafLiner' | 'tipPad') => {
+    const found = or({ point }, { value: 0, half90: 0 });
+    return found.value > 0 ? found : undefined;
+  };
+  const [liner, tipPad] = [extra('leafLiner'), extra('tipPad')];
+  const lined = liner !== undefined || tipPad !== undefined;
   const form = sheet.pack.eyeForm ?? 'upturned';
   const bore = or({ point: 'eyeBore' }, ASSUMED.eyeBore);
   const offsetOf = (of: EyeForm, seen: boolean): Estimate => ({
@@ -199,7 +205,9 @@ function assemblePack(
     seatLength,
     inactive: assumed(ASSUMED.inactive),
     seatShape: sheet.pack.seatShape,
-    friction: assumed(ASSUMED.friction),
+    friction: assumed(lined ? ASSUMED.frictionLined : ASSUMED.friction),
+    ...(liner && { liner }),
+    ...(tipPad && { tipPad }),
     eyeOffset: offsetOf(form, sheet.pack.eyeForm !== null),
     ...(sheet.pack.eyeFormRear && { eyeOffsetRear: offsetOf(sheet.pack.eyeFormRear, true) }),
   };

@@ -6,6 +6,8 @@ export const ASSUMED = {
   inactive: { value: 0.67, half90: 0.25 },
   departure: { value: 0, half90: 0.1 },
   friction: { value: 0.3, half90: 0.15 },
+  /** Over liners or tip pads. */
+  frictionLined: { value: 0.15, half90: 0.08 },
   shackleLength: { value: 105, half90: 15 },
   /** Covers the usual 105 ± 10° empty and 92 ± 8° laden, since the state of the day may be either. */
   shackleAngle: { value: (99 * Math.PI) / 180, half90: (13 * Math.PI) / 180 },

@@ -112,7 +112,9 @@ export function builtPack(pack: Pack, changes: readonly DrawnChange[], freeArchT
 /** Thicknesses of the leaves from the main leaf down, as some changes leave them, mm. */
 function thicknesses(input: DrawnInput, changes: readonly DrawnChange[]): number[] {
   const swap = changes.findLast((c) => c.kind === 'pack');
-  const there = (swap?.leaves ?? input.pack?.leaves ?? []).map((leaf) => leaf.thickness);
+  // A liner goes and comes with the leaf under it; a pack from elsewhere brings none that anybody knows of.
+  const liner = swap ? 0 : (input.pack?.liner ?? 0);
+  const there = (swap?.leaves ?? input.pack?.leaves ?? []).map((leaf, i) => leaf.thickness + (i > 0 ? liner : 0));
   const out = new Set(changes.flatMap((c) => (c.kind === 'removeLeaf' ? [c.leaf] : [])));
   return [
     ...there.filter((_, i) => !out.has(i)),

@@ -105,12 +105,13 @@ class Watch {
     const pack = this.read('packThickness');
     const leaves = this.sheet.leafIds.map((id) => this.read('leafThickness', null, id));
     if (pack === undefined || leaves.some((t) => t === undefined)) return;
-    const sum = (leaves as number[]).reduce((s, t) => s + t, 0);
+    const liners = (leaves.length - 1) * (this.read('leafLiner') ?? 0);
+    const sum = (leaves as number[]).reduce((s, t) => s + t, liners);
     if (Math.abs(pack - sum) <= LIMIT.pack + 0.4 * Math.sqrt(leaves.length)) return;
     this.flag(
       'packSum',
       [
-        'The leaves add up to ',
+        liners > 0 ? 'Leaves and liners add up to ' : 'The leaves add up to ',
         { mm: sum },
         ', the pack was read as ',
         { mm: pack },

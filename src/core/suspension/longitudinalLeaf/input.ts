@@ -27,6 +27,9 @@ export interface PackInput {
   /** Eye centre above (+) or below (−) the main leaf's mid-surface, mm: the front eye's, and the rear one's where it differs. */
   eyeOffset: Estimate;
   eyeOffsetRear?: Estimate;
+  /** Between any two leaves, and at their tips besides, mm; absent for steel on steel. */
+  liner?: Estimate;
+  tipPad?: Estimate;
   /** Rate over the one computed from the leaves' sizes, once readings have taught it. */
   rateFactor?: Estimate;
 }

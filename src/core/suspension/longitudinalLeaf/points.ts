@@ -146,6 +146,22 @@ export const LEAF_POINTS = {
     minimal: true,
     ofSpring: true,
   }),
+  leafLiner: point(
+    'leaves',
+    'Liner between the leaves',
+    'One liner, between any two leaves; 0 when steel lies on steel.',
+    lengthRule(0, 12, 2),
+    0.2,
+    { ofSpring: true },
+  ),
+  tipPad: point(
+    'leaves',
+    'Pad at the leaf tips',
+    'Pad or button on the tip of a leaf, as it lies under load; 0 when there is none.',
+    lengthRule(0, 15, 3),
+    0.3,
+    { ofSpring: true },
+  ),
   leafThickness: point('leaves', 'Thickness', 'On a cleaned edge beside the seat.', lengthRule(3, 40, 8), 0.15, {
     perLeaf: true,
     minimal: true,

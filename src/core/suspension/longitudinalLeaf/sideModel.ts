@@ -39,6 +39,12 @@ export const brokenAt = (
   return broken?.leaf === leaf ? { broken: { end: broken.end, at: broken.at } } : {};
 };
 
+/** What lies between a leaf and the one above it; nothing over the main leaf. */
+export const linedAt = (pack: { liner?: number; tipPad?: number }, leaf: number): Pick<Leaf, 'liner' | 'tipPad'> => ({
+  ...(leaf > 0 && pack.liner !== undefined && { liner: pack.liner }),
+  ...(leaf > 0 && pack.tipPad !== undefined && { tipPad: pack.tipPad }),
+});
+
 /** A pack as some of the changes leave it, with the shapes it was last solved in. */
 interface Build {
   solver: PackSolver;
@@ -80,7 +86,7 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
     this.calibrated = calibrateNested(
       {
         leaves: input.pack.leaves.map(({ front, rear, thickness }, i) =>
-          withinMain({ front, rear, thickness, width, ...brokenAt(spring, i) }, main),
+          withinMain({ front, rear, thickness, width, ...linedAt(input.pack!, i), ...brokenAt(spring, i) }, main),
         ),
         departure: input.pack.leaves.map((leaf) => leaf.departure),
         clamp: clampOf(input),

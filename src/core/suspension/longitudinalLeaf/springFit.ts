@@ -3,7 +3,7 @@ import { handbookEstimate } from '../../mechanics/leafpack/handbook';
 import { fitSpring, type Agreement, type Fit, type FitProblem, type FitReading } from './fit';
 import { withinMain } from '../../mechanics/leafpack/pack';
 import { leafInertia, SPRING_STEEL_E } from '../../material/steel';
-import { brokenAt } from './sideModel';
+import { brokenAt, linedAt } from './sideModel';
 import { inputOfSide, type LeafAxleInput } from './input';
 import { type Side } from '../../vehicle/side';
 import { type Estimate } from '../../estimate/estimate';
@@ -113,6 +113,10 @@ export function springFit(input: LeafAxleInput, side: Side): SpringFit | null {
             rear: leaf.rear.value,
             thickness: leaf.thickness.value,
             width: pack.width.value,
+            ...linedAt(
+              { ...(pack.liner && { liner: pack.liner.value }), ...(pack.tipPad && { tipPad: pack.tipPad.value }) },
+              i,
+            ),
             ...brokenAt(spring, i),
           },
           sizes,

@@ -3,6 +3,8 @@ const NAMES: Record<string, string> = {
   tubeDiameter: 'axle tube diameter',
   perch: 'perch height',
   'pack.width': 'leaf width',
+  'pack.liner': 'liners between the leaves',
+  'pack.tipPad': 'pads at the leaf tips',
   'pack.seatLength': 'U-bolt spacing',
   'pack.inactive': 'how much of the seat does not bend',
   'pack.seatShape': 'whether the seat flattens the leaves',

@@ -1,5 +1,14 @@
 import { type PointId } from '@/core/measure/points';
-import { level, openLine, outline, upright, type DimensionMark, type Figure, type ShapeMark } from '../../figure/marks';
+import {
+  leader,
+  level,
+  openLine,
+  outline,
+  upright,
+  type DimensionMark,
+  type Figure,
+  type ShapeMark,
+} from '../../figure/marks';
 import { type Values } from '../../figure/values';
 import { type FieldOf } from '../../figure/vehicleFigures';
 
@@ -17,7 +26,7 @@ export function leavesFigure(values: Values, field: FieldOf, leafIds: readonly s
     scaled: true,
     extent: { left: -front, right: rear, top: width.value / 2, bottom: -width.value / 2 },
     margin: { left: 20, right: 92, top: 22, bottom: 0 },
-    below: 24 + leafIds.length * ROW + 16,
+    below: 24 + leafIds.length * ROW + 70,
     marks: (s) => {
       const given = (point: PointId, leafId: string | null = null) => ({
         at: field(point, null, leafId),
@@ -51,6 +60,15 @@ export function leavesFigure(values: Values, field: FieldOf, leafIds: readonly s
         look: 'thin',
         known: true,
       });
+      // Over the last leaf, and on its tip: what lies there is told under the pack.
+      const gap = first + (leafIds.length - 1.5) * ROW + ROW / 3;
+      const last = leafIds.length > 1 ? leafIds.at(-1)! : null;
+      const tip = last ? values('leafRear', null, last).value : rear;
+      const under = first + leafIds.length * ROW + 6;
+      dimensions.push(
+        leader(given('leafLiner'), corner(s.x(-tip * 0.5), gap), corner(s.x(-front * 0.45), under)),
+        leader(given('tipPad'), corner(s.x(tip * 0.95), gap), corner(s.x(rear * 0.45), under)),
+      );
       leafIds.forEach((leafId, i) => {
         const y = first + i * ROW;
         const thickness = values('leafThickness', null, leafId);
@@ -89,11 +107,15 @@ export function leavesFigure(values: Values, field: FieldOf, leafIds: readonly s
       return {
         shapes,
         dimensions,
-        captions: leafIds.map((_, i) => ({
-          x: s.x(-front),
-          y: first + i * ROW - 8,
-          text: i === 0 ? '1 main, its tips are the eyes' : `${i + 1}`,
-        })),
+        captions: [
+          ...leafIds.map((_, i) => ({
+            x: s.x(-front),
+            y: first + i * ROW - 8,
+            text: i === 0 ? '1 main, its tips are the eyes' : `${i + 1}`,
+          })),
+          { x: s.x(-front * 0.45) - 14, y: under + 26, text: 'liner' },
+          { x: s.x(rear * 0.45) - 20, y: under + 26, text: 'tip pad' },
+        ],
       };
     },
   };

@@ -32,7 +32,7 @@ const idOf = (block: number, n: number): string =>
 async function loadAxle(tx: Tx, id: string, demo: DemoAxle, dayId: string, newId: () => string): Promise<void> {
   const first = await loadJob(tx, id);
   const unlike = demo.own !== undefined;
-  const facts = { eyeFormRear: null, shackleEye: 'below' as const, uboltBend: demo.uboltBend ?? null };
+  const facts = { eyeFormRear: null, rearEnd: 'below' as const, uboltBend: demo.uboltBend ?? null };
   const { leaves, states, own } = await editPack(tx, id, {
     ...demo.pack,
     ...facts,

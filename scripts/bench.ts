@@ -122,7 +122,7 @@ const fitted = median(5, () => {
   fitSpring({
     pack: { ...eight, leaves: eight.leaves },
     seat: { length: 130, shape: 'flat' },
-    shackle: { length: 105, angle: 1.7 },
+    hold: { length: 105, angle: 1.7 },
     inactive: { value: 0.67, half90: 0.25 },
     friction: { value: 0.3, half90: 0.15 },
     rateHalf90: 0.08,

@@ -1,6 +1,6 @@
 import { JOINTS, notFinal, settledStage } from '@/core/fastener/joints';
 import { ruleOf } from '@/core/inspection/rules';
-import { jointsOf, rulesOf, type KindId } from '@/core/suspension/registry';
+import { jointsOf, rulesOf } from '@/core/suspension/registry';
 import { SIDES } from '@/core/vehicle/side';
 import { judgeGoal } from '@/core/height/goals';
 import { SUPPORT_ITEMS } from '@/core/procedure/safety';
@@ -19,15 +19,15 @@ export interface OpenItem {
 }
 
 /** Findings after which an axle counts as inspected: six in ten of the places its kind asks for. */
-const lookedAt = (kind: KindId): number =>
-  Math.ceil(0.6 * rulesOf(kind).reduce((sum, rule) => sum + (ruleOf(rule).once ? 1 : 2), 0));
+const lookedAt = ({ axle, pack }: AxleView): number =>
+  Math.ceil(0.6 * rulesOf(axle.suspension, pack.rearEnd).reduce((sum, rule) => sum + (ruleOf(rule).once ? 1 : 2), 0));
 
 const open = (text: string): OpenItem => ({ text, stop: false });
 const stop = (text: string): OpenItem => ({ text, stop: true });
 
 /** Joints that are not final, in words: what the wrench has still to do. */
 export function looseJoints(view: AxleView): string[] {
-  return jointsOf(view.axle.suspension).flatMap((joint) => {
+  return jointsOf(view.axle.suspension, view.pack.rearEnd).flatMap((joint) => {
     const entry = view.torques.find((t) => t.joint === joint);
     if (!settledStage(entry?.stage)) return [`${JOINTS[joint].name}: not final`];
     if (entry?.stage === 'notTouched') return [];
@@ -60,8 +60,8 @@ export function openList(
     measure: heights.map((side) => open(`before height, ${side}`)),
     inspect: [
       ...unsettled(inspection).map((row) => (row.blocks ? stop(row.name) : open(`to be replaced: ${row.name}`))),
-      ...(found.length === 0 && view.findings.length < lookedAt(view.axle.suspension)
-        ? [open(`${lookedAt(view.axle.suspension) - view.findings.length} places not looked at`)]
+      ...(found.length === 0 && view.findings.length < lookedAt(view)
+        ? [open(`${lookedAt(view) - view.findings.length} places not looked at`)]
         : []),
     ],
     choose: [

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { BENDS } from '@/core/fastener/uboltOrder';
+import { REAR_ENDS } from '@/core/mechanics/linkage/installed';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { id, sideSchema, when } from './basics';
 
@@ -13,8 +14,8 @@ export const packSchema = z.object({
   /** null where the rear eye is like the front one. */
   eyeFormRear: z.enum(EYE_FORMS).nullable(),
   seatShape: z.enum(['flat', 'concentric', 'unknown']),
-  /** Where the shackle's eye is against its pivot in the frame; null when nobody looked. */
-  shackleEye: z.enum(['below', 'above']).nullable(),
+  /** Where the shackle's eye is against its pivot in the frame, or a pad in its place; null when nobody looked. */
+  rearEnd: z.enum(REAR_ENDS).nullable(),
   rusty: z.boolean(),
   /** Whether the other side's pack is like the one measured. */
   otherSide: z.enum(['same', 'different', 'unknown']),
@@ -34,7 +35,7 @@ export const packEditSchema = z.object({
   eyeForm: z.enum(EYE_FORMS).nullable(),
   eyeFormRear: z.enum(EYE_FORMS).nullable().default(null),
   seatShape: z.enum(['flat', 'concentric', 'unknown']),
-  shackleEye: z.enum(['below', 'above']).nullable().default(null),
+  rearEnd: z.enum(REAR_ENDS).nullable().default(null),
   rusty: z.boolean(),
   otherSide: z.enum(['same', 'different', 'unknown']).default('unknown'),
   ownSide: sideSchema.nullable().default(null),

@@ -8,14 +8,6 @@ import { type Tx } from './client';
 /** The job that the axle $1 of a job belongs to: what is asked of the job as a whole is asked from any of its axles. */
 export const JOB_OF = '(SELECT o.job_id FROM job_axle o WHERE o.id = $1)';
 
-/** The id of that job; undefined when there is none. */
-export async function jobOf(tx: Tx, id: string): Promise<string | undefined> {
-  const [row] = await tx.rows(z.object({ jobId: z.uuid() }), 'SELECT job_id AS "jobId" FROM job_axle WHERE id = $1', [
-    id,
-  ]);
-  return row?.jobId;
-}
-
 /** All axles of the job that the axle $1 belongs to, those taken up by mistake too. */
 export const jobAxles = (tx: Tx, id: string) =>
   tx.rows(

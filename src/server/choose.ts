@@ -67,6 +67,12 @@ async function checkChanges(tx: Tx, before: JobView, changes: readonly ChangeRow
       message: `An axle with ${SUSPENSIONS[before.axle.suspension]} has no part like this.`,
       field: 'changes',
     });
+  if (before.pack.rearEnd === 'pad' && changes.some((c) => c.kind === 'shackle'))
+    throw new ProblemError(422, {
+      code: 'bad-input',
+      message: 'The rear end slides under a pad: there is no shackle to change.',
+      field: 'shackle',
+    });
   const blocked = changes.some((c) => c.kind === 'block' && c.height > 0);
   if (blocked && before.axle.steered)
     throw new ProblemError(422, {

@@ -42,7 +42,7 @@ test('drawn eyes, seat and hub equal the solution within half a pixel', async ({
   };
   const [front, rear, top] = [await at('front-eye'), await at('rear-eye'), await at('pivot')];
   const across = (rear.x - front.x) / (rearEye.x - frontEye.x);
-  const upwards = (rear.y - top.y) / (pivot.y - rearEye.y);
+  const upwards = (rear.y - top.y) / (pivot!.y - rearEye.y);
   expect(upwards / across).toBeCloseTo(1, 1);
 });
 

@@ -148,7 +148,7 @@ test('rake is told in every load state from what is read of the other axle, and 
 test('where the eye stands above the shackle’s pivot, a longer shackle lowers the frame', async ({ page }) => {
   const say = async (where: string) => {
     await page.goto(`${DEMO.planned}/measure`);
-    const chip = page.getByRole('group', { name: 'The spring’s eye is' }).getByRole('button', { name: where });
+    const chip = page.getByRole('group', { name: 'The spring’s rear end is' }).getByRole('button', { name: where });
     await expect(chip).toBeEnabled();
     await chip.click();
     await expect(chip).toHaveAttribute('aria-pressed', 'true');
@@ -161,4 +161,32 @@ test('where the eye stands above the shackle’s pivot, a longer shackle lowers 
   await say('above it');
   await page.goto(`${DEMO.planned}/choose`);
   await expect(line).toContainText('−', { timeout: 30_000 });
+});
+
+test('an end that slides under a pad has no shackle to read, to change or to tighten', async ({ page, request }) => {
+  await page.goto(`${DEMO.planned}/measure`);
+  await expect(page.getByLabel('Shackle length', { exact: true })).toHaveCount(1);
+  await page
+    .getByRole('group', { name: 'The spring’s rear end is' })
+    .getByRole('button', { name: 'free under a pad' })
+    .click();
+  await expect(page.getByLabel('Bearing on the pad to centre bolt', { exact: true })).toBeVisible();
+  await expect(page.getByLabel('Shackle length', { exact: true })).toHaveCount(0);
+  await expect(page.getByText('Nothing holds this end down')).toBeVisible();
+  await page.goto(`${DEMO.planned}/choose`);
+  const drawing = page.getByRole('img', { name: /Rear end under a pad/ });
+  // A level line has no height to be seen by.
+  await expect(drawing.locator('[data-part=pad-new]')).toHaveCount(1, { timeout: 30_000 });
+  await expect(page.getByRole('button', { name: /^\+ Shackle/ })).toBeDisabled();
+  const { plan, pack } = (await (await request.get(`/api${DEMO.planned}`)).json()) as JobView;
+  expect(pack.rearEnd).toBe('pad');
+  const shackle = { kind: 'shackle', length: 130, lengthTyped: '130' };
+  const refused = await request.put(`/api${DEMO.planned}/plan`, {
+    data: { version: plan.version, changes: [...plan.changes.filter((c) => c.kind !== 'shackle'), shackle] },
+  });
+  expect(refused.status()).toBe(422);
+  expect(await refused.json()).toMatchObject({ field: 'shackle' });
+  await page.goto(`${DEMO.planned}/build`);
+  await expect(page.getByRole('group', { name: 'Front eye bolt', exact: true })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Shackle to frame', exact: true })).toHaveCount(0);
 });

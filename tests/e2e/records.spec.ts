@@ -283,7 +283,7 @@ test('the last answer on the safety card counts, and answers are never lost', as
   const { safety, job } = await get(request, DEMO.planned);
   expect(safety.find((s) => s.item === 'hoseSlack')!.answer).toBe('notChecked');
   const { rowCount } = await onDatabase(shop.ownerUrl, (c) =>
-    c.query('SELECT FROM safety_answer WHERE job_id = $1', [job.id]),
+    c.query('SELECT FROM safety_answer WHERE job_axle_id = $1', [job.id]),
   );
   expect(rowCount).toBe(4);
 });

@@ -94,7 +94,7 @@ function makeSet(seed: number, withSlip: boolean): Set {
       loads[slip.index]!.value *= 1 + sign * between(u, 0.22, 0.35);
     }
   }
-  return { problem: { ...prior, pack: base, seat, shackle, loads, readings }, slip };
+  return { problem: { ...prior, pack: base, seat, hold: shackle, loads, readings }, slip };
 }
 
 const SETS = 20;

@@ -157,7 +157,7 @@ export function candidatesFor(
     })),
     ...(limits.noBlock ? [] : blocksOf(open)),
     ...(input.block.value > 0 ? [blockOut()] : []),
-    ...shacklesOf(open, input),
+    ...(input.pad ? [] : shacklesOf(open, input)),
     ...packsOf(open),
     ...(limits.onlyParts ? [] : made(input, axle)),
     bushes(),

@@ -5,6 +5,7 @@ import { predictCentral, type Prediction } from '../prediction/central';
 import { FRAME_LINES } from '../prediction/ledger';
 import { type JointId } from '../fastener/joints';
 import { type RuleId } from '../inspection/rules';
+import { type RearEnd } from '../mechanics/linkage/installed';
 import { COMMON_GROUPS } from '../sheet/common';
 import { type PointGroup } from '../sheet/point';
 import { SIDES, type Side } from '../vehicle/side';
@@ -54,8 +55,11 @@ export function predictAxle(input: AxleInput, ranked = true): Generator<void, Ax
 /** What is read of an axle of a kind, group by group in measuring order: what every axle has, then what the kind adds. */
 export const groupsOf = (kind: KindId): readonly PointGroup[] => [...COMMON_GROUPS, ...KINDS[kind].groups];
 
-export const rulesOf = (kind: KindId): readonly RuleId[] => KINDS[kind].rules;
-export const jointsOf = (kind: KindId): readonly JointId[] => KINDS[kind].joints;
+/** @param rearEnd what holds a leaf spring's rear end, where somebody looked: under a pad there is no shackle to look at or to tighten */
+export const rulesOf = (kind: KindId, rearEnd: RearEnd | null): readonly RuleId[] =>
+  KINDS[kind].rules.filter((rule) => rearEnd !== 'pad' || rule !== 'shackle');
+export const jointsOf = (kind: KindId, rearEnd: RearEnd | null): readonly JointId[] =>
+  KINDS[kind].joints.filter((joint) => rearEnd !== 'pad' || (joint !== 'shackleFrame' && joint !== 'shackleEye'));
 /** Plain words for an input's path. */
 export const labelOf = (kind: KindId, path: string): string => KINDS[kind].label(path);
 

@@ -90,6 +90,11 @@ DROP TABLE leaf;
 DROP TABLE stack_piece;
 DROP TABLE fastener;
 
+-- The rear end hangs on a shackle, or slides under a pad of the frame.
+ALTER TABLE pack RENAME COLUMN shackle_eye TO rear_end;
+ALTER TABLE pack DROP CONSTRAINT pack_shackle_eye_check,
+  ADD CONSTRAINT pack_rear_end_check CHECK (rear_end IN ('below', 'above', 'pad'));
+
 -- A pack without a side is that of both; where the sides differ, one of them has a pack of its own besides.
 ALTER TABLE pack ADD COLUMN side text CHECK (side IN ('left', 'right')),
   ADD COLUMN own_side text CHECK (own_side IN ('left', 'right')),

@@ -21,6 +21,7 @@ function refusal(kind: ChangeKind, view: JobView, lines: readonly DraftLine[]): 
   if (!REPEATED.has(kind) && lines.some((line) => line.kind === kind))
     return kind === 'block' ? 'blocks are never stacked' : 'already in the plan';
   if (kind === 'block' && view.axle.steered) return 'never on a steered axle';
+  if (kind === 'shackle' && view.pack.rearEnd === 'pad') return 'there is none: the end slides under a pad';
   if (kind === 'overAxle' && view.axle.arrangement === 'over') return 'it lies over the axle already';
   return undefined;
 }
@@ -103,7 +104,7 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
                 />
               </div>
             ) : null}
-            {line.kind === 'shackle' && view.pack.shackleEye === null ? (
+            {line.kind === 'shackle' && view.pack.rearEnd === null ? (
               <p>
                 <Marked kind="look">
                   Nobody said whether the spring’s eye hangs below the shackle’s pivot or stands above it; below is

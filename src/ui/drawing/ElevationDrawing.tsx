@@ -35,11 +35,11 @@ const OLD_AT = 36;
 function extentOf(drawings: Elevation[], lip: number | null): Extent {
   const ys = drawings.flatMap((d) => [
     d.hub.y - d.stack.tubeDiameter / 2 - 20,
-    d.pivot.y,
+    (d.pivot ?? d.rearEye).y,
     d.seat.y - d.stack.below - 30,
     ...d.leaves.flatMap((l) => l.points.map((p) => p.y)),
   ]);
-  const right = Math.max(...drawings.flatMap((d) => [d.rearEye.x, d.pivot.x]));
+  const right = Math.max(...drawings.flatMap((d) => [d.rearEye.x, d.pivot?.x ?? d.rearEye.x + 40]));
   const top = Math.max(...ys, lip === null ? -Infinity : lip);
   return { left: -40, right: right + 30, top: top + 10, bottom: Math.min(...ys) };
 }
@@ -60,11 +60,12 @@ export function ElevationDrawing(props: Props) {
     `Side elevation, ${side}, ${stateName}.`,
     before === null ? '' : `Hub to lip ${built ? 'before ' : ''}${lengthText(before)}.`,
     built && after !== null ? `After ${lengthText(after)}.` : '',
-    `Shackle ${degrees(shown.shackleAngle)} degrees.`,
+    shown.shackleAngle === null ? 'Rear end under a pad.' : `Shackle ${degrees(shown.shackleAngle)} degrees.`,
   ].join(' ');
   const left = 16;
   // Beside the pivot, or clear of the plates that reach down to it.
-  const angleAt = shown.pivot.y < shown.rearEye.y ? 22 : 8;
+  const hung = shown.pivot ?? shown.rearEye;
+  const angleAt = hung.y < shown.rearEye.y ? 22 : 8;
   return (
     <figure className="figure-sheet" ref={box}>
       <svg
@@ -78,7 +79,7 @@ export function ElevationDrawing(props: Props) {
       >
         <FrameMarks
           s={s}
-          y={Math.max(old.pivot.y, shown.pivot.y, shown.rearEye.y, 0) + 28 / s.perMm}
+          y={Math.max((old.pivot ?? old.rearEye).y, hung.y, shown.rearEye.y, 0) + 28 / s.perMm}
           left={left}
           drawing={shown}
         />
@@ -100,11 +101,13 @@ export function ElevationDrawing(props: Props) {
             inked={focus === 'hubToLip'}
           />
         ) : null}
-        <text x={s.x(shown.pivot.x) + 16} y={s.y(shown.pivot.y) + angleAt} className="num">
-          {degrees(shown.shackleAngle)}°
-        </text>
-        {built ? (
-          <text x={s.x(shown.pivot.x) + 16} y={s.y(shown.pivot.y) + angleAt + 18} style={{ fill: 'var(--graphite)' }}>
+        {shown.shackleAngle === null ? null : (
+          <text x={s.x(hung.x) + 16} y={s.y(hung.y) + angleAt} className="num">
+            {degrees(shown.shackleAngle)}°
+          </text>
+        )}
+        {built && old.shackleAngle !== null ? (
+          <text x={s.x(hung.x) + 16} y={s.y(hung.y) + angleAt + 18} style={{ fill: 'var(--graphite)' }}>
             was {degrees(old.shackleAngle)}°
           </text>
         ) : null}
@@ -142,7 +145,14 @@ function FrameMarks({ s, y, left, drawing }: { s: Scale; y: number; left: number
         stroke="var(--ink)"
         strokeWidth="1.5"
       />
-      {pivot.y < rearEye.y ? (
+      {pivot === null ? (
+        // The pad hangs from the frame on a bracket.
+        <path
+          d={`M${s.x(rearEye.x - 30)} ${s.y(y)}V${s.y(rearEye.y)}M${s.x(rearEye.x + 30)} ${s.y(y)}V${s.y(rearEye.y)}`}
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+        />
+      ) : pivot.y < rearEye.y ? (
         // The pivot below the eye hangs on plates that reach down past it.
         <path
           d={`M${s.x(pivot.x + 34)} ${s.y(y)}L${s.x(pivot.x + 34)} ${s.y(pivot.y)}L${s.x(pivot.x)} ${s.y(pivot.y)}`}
@@ -270,7 +280,7 @@ function FocusMarks({ s, drawing, focus }: { s: Scale; drawing: Elevation; focus
       );
     case 'shackleLength':
     case 'shackleAngle':
-      return (
+      return pivot === null ? null : (
         <line
           x1={s.x(rearEye.x)}
           y1={s.y(rearEye.y)}

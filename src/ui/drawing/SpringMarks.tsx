@@ -1,4 +1,4 @@
-import { type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
+import { padFace, type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
 import { LeafStroke, leafThick } from './LeafStroke';
 import { pathOf, type Scale } from './scale';
 
@@ -21,6 +21,7 @@ interface Props {
 /** Pack, eyes, shackle, axle stack and tube of one state, at true scale. */
 export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
   const { stroke, dash, width } = LOOK[look];
+  const { rearEye, pivot } = drawing;
   const thin = look === 'old' || look === 'assumed';
   const line = { fill: 'none', stroke, strokeWidth: width, strokeDasharray: dash };
   const solid = thin ? 'none' : 'var(--sheet)';
@@ -28,21 +29,32 @@ export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
   return (
     <g>
       <AxleMarks drawing={drawing} s={s} line={line} fill={solid} name={name} />
-      <line
-        x1={s.x(drawing.rearEye.x)}
-        y1={s.y(drawing.rearEye.y)}
-        x2={s.x(drawing.pivot.x)}
-        y2={s.y(drawing.pivot.y)}
-        {...line}
-        strokeWidth={thin ? 2 : 7}
-      />
+      {pivot ? (
+        <line
+          x1={s.x(rearEye.x)}
+          y1={s.y(rearEye.y)}
+          x2={s.x(pivot.x)}
+          y2={s.y(pivot.y)}
+          {...line}
+          strokeWidth={thin ? 2 : 7}
+        />
+      ) : (
+        // The line lies on its face.
+        <path
+          d={pathOf(padFace(rearEye, drawing.pad ?? 0), s)}
+          transform={`translate(0 ${thin ? -1 : -3.5})`}
+          {...line}
+          strokeWidth={thin ? 2 : 7}
+          {...name('pad')}
+        />
+      )}
       {drawing.leaves.map((leaf, i) => {
         const path = pathOf(leaf.points, s);
         if (thin) return <path key={i} d={path} {...line} />;
         const thick = leafThick(leaf.thickness, s.perMm);
         const added = i === addedLeaf;
         // Named at its rear tip; where the shackle is pulled from below that is in its way, and the front one serves.
-        const pulled = drawing.pivot.y < drawing.rearEye.y;
+        const pulled = pivot !== null && pivot.y < rearEye.y;
         const tip = pulled ? leaf.points[0]! : leaf.points.at(-1)!;
         return (
           <g key={i}>
@@ -64,8 +76,12 @@ export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
         ? null
         : drawing.contacts.map((c, i) => <circle key={i} {...s.at(c)} r="2.2" fill="var(--amber)" />)}
       <circle {...s.at(drawing.frontEye)} r={Math.max(7, 19 * s.perMm)} {...line} fill={solid} {...name('front-eye')} />
-      <circle {...s.at(drawing.rearEye)} r={Math.max(7, 19 * s.perMm)} {...line} fill={solid} {...name('rear-eye')} />
-      <circle {...s.at(drawing.pivot)} r={Math.max(5, 12 * s.perMm)} {...line} fill={solid} {...name('pivot')} />
+      {pivot ? (
+        <>
+          <circle {...s.at(rearEye)} r={Math.max(7, 19 * s.perMm)} {...line} fill={solid} {...name('rear-eye')} />
+          <circle {...s.at(pivot)} r={Math.max(5, 12 * s.perMm)} {...line} fill={solid} {...name('pivot')} />
+        </>
+      ) : null}
       <circle {...s.at(drawing.seat)} r="2.5" fill={stroke} {...name('seat')} />
     </g>
   );

@@ -3,12 +3,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { readingKey, type ReadingRow } from '@/contracts/reading';
 import { type JobView } from '@/contracts/job';
-import { pointOf } from '@/core/measure/points';
 import { PhotoStrip } from '../inspect/PhotoStrip';
 import { call } from '../job/api';
 import { type JobHandle } from '../job/useJob';
 import { fillName } from './DayBar';
-import { fieldKey, spokenField, type FieldAt } from './fields';
+import { fieldKey, spokenField, type FieldAt, howTo } from './fields';
 import { useClockText } from '../measured/Clock';
 
 /** How the field at work is read, and under what the reading that stands there was taken. */
@@ -21,7 +20,7 @@ export function FieldNote({ job, at }: { job: JobHandle; at: FieldAt | null }) {
   const reading = view.readings.find((r) => readingKey(r) === key);
   return (
     <div className="howto">
-      <strong>{spokenField(view, at)}</strong> {pointOf(at.point).howTo}
+      <strong>{spokenField(view, at)}</strong> {howTo(view, at.point)}
       {reading ? (
         <div className="muted">
           “{reading.typed}” {taken(view, reading, (moment) => clock(moment, 'day'))}{' '}

@@ -1,10 +1,9 @@
 'use client';
 import { Fragment, type ReactNode } from 'react';
 import { pointOf, type GroupId } from '@/core/measure/points';
-import { groupsOf } from '@/core/suspension/registry';
 import { type JobHandle } from '../job/useJob';
 import { FieldOfSheet, type FieldHooks } from './FieldOfSheet';
-import { fieldKey, groupFields, pointName, type FieldAt } from './fields';
+import { fieldKey, groupFields, groupsShown, pointName, type FieldAt } from './fields';
 import { lowerFirst } from './missingText';
 
 interface Props extends FieldHooks {
@@ -19,7 +18,7 @@ interface Props extends FieldHooks {
 
 /** One group of the sheet in measuring order: the minimal readings in sight, the rest unfolds. */
 export function GroupFields({ job, group, narrows, lead, children, ...hooks }: Props) {
-  const groups = groupsOf(job.view.axle.suspension);
+  const groups = groupsShown(job.view);
   const index = groups.findIndex((g) => g.id === group);
   const { title, buys } = groups[index]!;
   const fields = groupFields(job.view, group).filter((at) => at.leafId === null);

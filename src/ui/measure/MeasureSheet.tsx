@@ -3,7 +3,6 @@ import { useState, type ReactNode } from 'react';
 import { type Assembled } from '@/contracts/sheet';
 import { pointOf, type GroupId } from '@/core/measure/points';
 import { PLACES } from '@/core/sheet/point';
-import { groupsOf } from '@/core/suspension/registry';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { type FigureSet } from '../figure/figureSet';
@@ -21,7 +20,7 @@ import { type Assumptions } from './assumptions';
 import { DayBar } from './DayBar';
 import { FieldNote } from './FieldNote';
 import { type FieldHooks } from './FieldOfSheet';
-import { fieldKey, type FieldAt } from './fields';
+import { fieldKey, groupsShown, type FieldAt } from './fields';
 import { GroupFields } from './GroupFields';
 import { LoadEstimate } from './LoadEstimate';
 import { OneField } from './OneField';
@@ -67,7 +66,7 @@ export function MeasureSheet(props: Props) {
     if (group === 'weights') return { children: <LoadEstimate job={job} /> };
     return asks(group, job, hooks);
   };
-  const groups = groupsOf(view.axle.suspension);
+  const groups = groupsShown(view);
   return (
     <JobFrame view={view} station="measure" people={people} person={person}>
       {narrow ? (

@@ -3,6 +3,7 @@ import { type JobView } from '@/contracts/job';
 import { formOf } from '@/core/vehicle/form';
 import { otherOf, SIDES, type Side } from '@/core/vehicle/side';
 import { POINT_IDS, pointOf, type GroupId, type PointId } from '@/core/measure/points';
+import { type PointGroup } from '@/core/sheet/point';
 import { groupsOf } from '@/core/suspension/registry';
 
 /** One field of the measuring sheet. */
@@ -32,38 +33,64 @@ const AT_COUPLING: Partial<Record<PointId, string>> = {
   otherAxleLoad: 'Load on the coupling',
 };
 
+/** Points of the rear eye, as they are called where a pad stands in its place. */
+const AT_PAD: Partial<Record<PointId, string>> = {
+  eyeToPinRear: 'Bearing on the pad to centre bolt',
+  eyeToEye: 'Front eye to the pad, straight',
+};
+/** And how they are read there. */
+const READ_AT_PAD: Partial<Record<PointId, string>> = {
+  eyeToPinRear: 'Along the main leaf, from where it bears on its pad to the centre bolt, weight on.',
+  eyeToEye: 'Straight line from the front eye’s centre to where the main leaf bears on its pad, weight on.',
+  loadedArch:
+    'Line from the front eye’s centre to where the main leaf bears on its pad, down to the top face of the main leaf at the centre bolt, weight on. Minus when the leaf stands above the line.',
+};
+
 /** What a point is called on this vehicle. */
 export const pointName = (view: JobView, point: PointId): string =>
-  (formOf(view.vehicle.form).hitched && AT_COUPLING[point]) || pointOf(point).label;
+  (formOf(view.vehicle.form).hitched && AT_COUPLING[point]) ||
+  (view.pack.rearEnd === 'pad' && AT_PAD[point]) ||
+  pointOf(point).label;
+
+/** How a point is read on this vehicle. */
+export const howTo = (view: JobView, point: PointId): string =>
+  (view.pack.rearEnd === 'pad' && READ_AT_PAD[point]) || pointOf(point).howTo;
+
+/** Whether a vehicle has what a point reads: a coupling no springs of its own, a spring's end under a pad no shackle. */
+const has = (view: JobView, point: PointId): boolean =>
+  !(formOf(view.vehicle.form).hitched && point === 'otherAxleRate') &&
+  !(view.pack.rearEnd === 'pad' && (point === 'shackleLength' || point === 'shackleAngle'));
 
 /** The fields of one group in the order they are walked. */
 export function groupFields(view: JobView, group: GroupId, stateId = view.states[0]?.id ?? null): FieldAt[] {
-  const { hitched } = formOf(view.vehicle.form);
-  // A coupling has no springs of its own.
-  const points = POINT_IDS.filter((id) => pointOf(id).group === group && !(hitched && id === 'otherAxleRate'));
+  const points = POINT_IDS.filter((id) => pointOf(id).group === group && has(view, id));
   const at = (point: PointId, side: Side | null = null, leafId: string | null = null): FieldAt => ({
     point,
     side,
     leafId,
     stateId: pointOf(point).loaded ? stateId : null,
   });
-  // What the answer needs comes first; what only narrows or checks it after.
-  const once = [true, false].flatMap((minimal) =>
-    points.filter((id) => !pointOf(id).perLeaf && pointOf(id).minimal === minimal),
-  );
+  // What the answer needs comes first, leaf by leaf where it is read of each; what only narrows or checks it after.
+  const once = (minimal: boolean) => points.filter((id) => !pointOf(id).perLeaf && pointOf(id).minimal === minimal);
   const leafed = points.filter((id) => pointOf(id).perLeaf);
   const own = view.own?.pack.side ?? null;
   // Where the springs are unlike, what is read of a spring is read of both.
   const sidesOf = (point: PointId): (Side | null)[] =>
     pointOf(point).sided ? [...SIDES] : own && pointOf(point).ofSpring ? [null, own] : [null];
+  const fieldsOf = (point: PointId) => sidesOf(point).map((side) => at(point, side));
   return [
-    ...once.flatMap((point) => sidesOf(point).map((side) => at(point, side))),
+    ...once(true).flatMap(fieldsOf),
     ...[...view.leaves, ...(view.own?.leaves ?? [])].flatMap((leaf) =>
       // The main leaf's tips are its eyes.
       leafed.filter((point) => leaf.ordinal > 1 || point === 'leafThickness').map((point) => at(point, null, leaf.id)),
     ),
+    ...once(false).flatMap(fieldsOf),
   ];
 }
+
+/** Groups of the sheet in which this vehicle has something to read. */
+export const groupsShown = (view: JobView): PointGroup[] =>
+  groupsOf(view.axle.suspension).filter((g) => groupFields(view, g.id as GroupId).length > 0);
 
 /** Fields that read the spring again in another load state. */
 export const againFields = (view: JobView, stateId: string): FieldAt[] =>
@@ -73,7 +100,7 @@ export const againFields = (view: JobView, stateId: string): FieldAt[] =>
 
 /** Every field of the sheet in the order of walking round the vehicle; the other load states last. */
 export const allFields = (view: JobView): FieldAt[] => [
-  ...groupsOf(view.axle.suspension).flatMap((g) => groupFields(view, g.id as GroupId)),
+  ...groupsShown(view).flatMap((g) => groupFields(view, g.id as GroupId)),
   ...view.states.slice(1).flatMap((s) => againFields(view, s.id)),
 ];
 

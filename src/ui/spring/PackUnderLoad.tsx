@@ -1,8 +1,9 @@
 import { memo } from 'react';
 import { SPRING_STEEL_LIMITS } from '@/core/material/steel';
+import { padFace } from '@/core/suspension/longitudinalLeaf/elevation';
 import { type SpringFigure } from '@/workers/springFigure';
 import { LeafStroke, leafThick } from '../drawing/LeafStroke';
-import { fit, type Extent, type Scale } from '../drawing/scale';
+import { fit, pathOf, type Extent, type Scale } from '../drawing/scale';
 import { ScaleBar } from '../drawing/ScaleBar';
 import { useWidth } from '../drawing/useWidth';
 import { useView } from '../theme/Providers';
@@ -113,6 +114,14 @@ function Leaves({ view, s, dashed, addedLeaf, planned = false }: LeavesProps) {
           <circle {...s.at(view.pivot)} r={5} {...line} fill={dashed ? 'none' : 'var(--sheet)'} />
         </>
       ) : null}
+      {view.pad === undefined ? null : (
+        <path
+          d={pathOf(padFace(view.rearEye, view.pad), s)}
+          transform={`translate(0 ${dashed ? -1 : -2.5})`}
+          {...line}
+          strokeWidth={dashed ? 2 : 5}
+        />
+      )}
       {dashed ? <path d={view.leaves.map((leaf) => linePath(leaf.line, s.x, s.y)).join('')} {...line} /> : null}
       {(dashed ? [] : view.leaves).map((leaf, i) => (
         <LeafStroke

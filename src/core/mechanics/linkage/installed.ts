@@ -73,6 +73,10 @@ export interface InstalledState {
 /** Where the eye of a shackle is against its pivot in the frame: hanging below it, or standing above it. */
 export type ShackleEye = ShackleLinkage['eye'];
 
+/** What holds the rear end, as it is seen: a shackle with its eye below or above the pivot, or nothing but a pad it slides under. */
+export const REAR_ENDS = ['below', 'above', 'pad'] as const;
+export type RearEnd = (typeof REAR_ENDS)[number];
+
 /** Pivot that puts the shackle at a measured angle to the eye line when the eyes are `eyeDistance` apart and level. */
 export function pivotFromAngle(
   eyeDistance: number,
@@ -89,6 +93,28 @@ export function pivotFromAngle(
     eye,
   };
 }
+
+/**
+ * How the rear end was seen to be held, in the state the readings are of: by a shackle at its angle to the eye line, rad, or free under
+ * a pad of the frame whose face has this slope to it, rad, positive rising rearwards.
+ */
+export type RearHold = { length: number; angle: number; eye?: ShackleEye } | { slope: number };
+
+/**
+ * The rear end's linkage when its eye, or the place where it bears on its pad, is `eyeDistance` behind the front eye and level with it.
+ * @param hold shackle 20 to 500 mm long, 10 to 170°; slope of a pad within 0.35 rad. Where the pad ends is not known, so none is left.
+ */
+export function linkageAt(eyeDistance: number, hold: RearHold): ShackleLinkage | SlipperLinkage {
+  if (!('slope' in hold)) return pivotFromAngle(eyeDistance, hold.length, hold.angle, hold.eye);
+  const { slope } = hold;
+  requireNumber('padSlope', slope, -0.35, 0.35);
+  return { kind: 'slipper', height: -eyeDistance * Math.tan(slope), slope, from: -Infinity, to: Infinity };
+}
+
+/** Eye forces of a vertical load while the rear end stands as it was seen, eyes level. @param load N */
+export const forcesHeld = (load: number, arms: { frontArm: number; rearArm: number }, hold: RearHold): EyeForces =>
+  // A pad pushes square to its face, as a hanging shackle at that angle would.
+  'slope' in hold ? forcesAtAngle(load, PI / 2 - hold.slope, arms) : forcesAtAngle(load, hold.angle, arms, hold.eye);
 
 const gone = (field: string, reason: string) => new CoreError('no-equilibrium', field, reason);
 

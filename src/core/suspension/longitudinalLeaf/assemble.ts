@@ -64,7 +64,7 @@ export function assemble(sheet: Sheet): Assembled {
       (LEAF_SHEET[point.point] as Point).ofSpring ? { ...point, ...of } : point;
     const facts = side !== null && sheet.own?.side === side ? sheet.own : sheet;
     return assemblePack(
-      facts,
+      { ...facts, onPad: sheet.pack.rearEnd === 'pad' },
       (point) => need(at(point)),
       (point, fallback) => or(at(point), fallback),
     );
@@ -96,11 +96,7 @@ export function assemble(sheet: Sheet): Assembled {
       rolled: heights.some(Boolean) && heights.every((h) => !h || h.rolled === true),
       pack,
       ...(own && { own }),
-      shackle: {
-        length: or({ point: 'shackleLength' }, ASSUMED.shackleLength),
-        angle: or({ point: 'shackleAngle' }, ASSUMED.shackleAngle),
-        ...(sheet.pack.shackleEye && { eye: sheet.pack.shackleEye }),
-      },
+      ...rearEndOf(sheet, or),
       sides: {
         left: {
           height: read({ point: 'hubToLip', side: 'left' }) ?? null,
@@ -155,6 +151,28 @@ function unsolvable(sheet: Sheet, side: Side): string | null {
   return null;
 }
 
+/** Shackle or pad. Under a pad what may have been read of a shackle counts for nothing, nor does a doubt of it. */
+function rearEndOf(
+  sheet: Sheet,
+  or: (at: LeafLookup, fallback: { value: number; half90: number }) => Estimate,
+): Pick<LeafAxleInput, 'shackle' | 'pad'> {
+  const { rearEnd } = sheet.pack;
+  if (rearEnd === 'pad') {
+    const none = ({ value }: { value: number }) => measured(value, 0);
+    return {
+      shackle: { length: none(ASSUMED.shackleLength), angle: none(ASSUMED.shackleAngle) },
+      pad: { slope: assumed(ASSUMED.padSlope) },
+    };
+  }
+  return {
+    shackle: {
+      length: or({ point: 'shackleLength' }, ASSUMED.shackleLength),
+      angle: or({ point: 'shackleAngle' }, ASSUMED.shackleAngle),
+      ...(rearEnd && { eye: rearEnd }),
+    },
+  };
+}
+
 /** No block is exactly 0; when nothing was said, none is assumed. */
 const blockOf = (height: number | undefined): Estimate =>
   height === undefined
@@ -167,7 +185,7 @@ const payloadOf = (mass: number): Estimate => measured(mass, ASSUMED.payloadShar
 type Read = (at: LeafLookup) => Estimate | undefined;
 
 function assemblePack(
-  sheet: Pick<Sheet, 'pack' | 'leafIds'>,
+  sheet: Pick<Sheet, 'pack' | 'leafIds'> & { onPad: boolean },
   need: Read,
   or: (at: LeafLookup, fallback: { value: number; half90: number }) => Estimate,
 ): PackInput | null {
@@ -209,7 +227,10 @@ function assemblePack(
     ...(liner && { liner }),
     ...(tipPad && { tipPad }),
     eyeOffset: offsetOf(form, sheet.pack.eyeForm !== null),
-    ...(sheet.pack.eyeFormRear && { eyeOffsetRear: offsetOf(sheet.pack.eyeFormRear, true) }),
+    ...(sheet.onPad
+      ? // It bears on the pad with its upper face.
+        { eyeOffsetRear: measured(main.thickness.value / 2, main.thickness.half90 / 2) }
+      : sheet.pack.eyeFormRear && { eyeOffsetRear: offsetOf(sheet.pack.eyeFormRear, true) }),
   };
 }
 

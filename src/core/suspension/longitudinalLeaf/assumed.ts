@@ -11,6 +11,8 @@ export const ASSUMED = {
   shackleLength: { value: 105, half90: 15 },
   /** Covers the usual 105 ± 10° empty and 92 ± 8° laden, since the state of the day may be either. */
   shackleAngle: { value: (99 * Math.PI) / 180, half90: (13 * Math.PI) / 180 },
+  /** A pad lies level; how nearly is assumed. */
+  padSlope: { value: 0, half90: (5 * Math.PI) / 180 },
   eyeBore: { value: 38, half90: 8 },
   tubeDiameter: { value: 80, half90: 15 },
   perchHeight: { value: 20, half90: 10 },

@@ -6,6 +6,7 @@ import { calibrateNested, nestedPack, type NestedPack } from './calibrate';
 import { PackSolver } from '../../mechanics/leafpack/solve';
 
 const ANGLE = 1.75;
+const HUNG = { length: 105, angle: ANGLE };
 const given: NestedPack = {
   leaves: [0, 1, 2, 3, 4].map((i) => ({
     front: 610 * (1 - i / 6),
@@ -27,7 +28,7 @@ test('property: the free curvature behind a loaded arch is found again', () => {
       (radius, load) => {
         const hidden = new PackSolver(nestedPack(given, 1 / radius));
         const shape = hidden.settle((at) => forcesAtAngle(load, ANGLE, at));
-        const found = calibrateNested(given, shape.arch, load, { angle: ANGLE });
+        const found = calibrateNested(given, shape.arch, load, HUNG);
         expect(found.curvature * radius).toBeCloseTo(1, 4);
         expect(found.shape.arch).toBeCloseTo(shape.arch, 3);
       },
@@ -38,9 +39,9 @@ test('property: the free curvature behind a loaded arch is found again', () => {
 
 test('a rough warm start ends within a hundredth of a millimetre of the exact answer', () => {
   const fineness = { settled: 1e-3, divisions: FINE };
-  const first = calibrateNested(given, 40, 3000, { angle: ANGLE }, fineness);
-  const exact = calibrateNested(given, 46, 3200, { angle: ANGLE });
-  const rough = calibrateNested(given, 46, 3200, { angle: ANGLE }, fineness, first);
+  const first = calibrateNested(given, 40, 3000, HUNG, fineness);
+  const exact = calibrateNested(given, 46, 3200, HUNG);
+  const rough = calibrateNested(given, 46, 3200, HUNG, fineness, first);
   const onBench = (c: typeof exact) => c.solver.onRollers(0).arch;
   expect(onBench(rough)).toBeCloseTo(onBench(exact), 1);
   expect(Math.abs(rough.shape.arch - 46)).toBeLessThan(0.01);

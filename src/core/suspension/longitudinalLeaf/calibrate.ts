@@ -1,5 +1,5 @@
 import { CoreError } from '../../errors';
-import { forcesAtAngle, type ShackleEye } from '../../mechanics/linkage/installed';
+import { forcesHeld, type RearHold } from '../../mechanics/linkage/installed';
 import { nestedCurvatures, type Leaf, type Pack } from '../../mechanics/leafpack/pack';
 import {
   EXACT,
@@ -51,7 +51,7 @@ export function nestedPack(given: NestedPack, curvature: number): Pack {
 /**
  * Free camber cannot be measured on the vehicle: fits one free curvature of nested leaves to arch and load.
  * @param arch mm, eye line to mid-surface at the pin, in the loaded state @param load N on this spring
- * @param shackle its angle in that state, rad, and where its eye is
+ * @param hold how the rear end is held in that state
  * @param spent the calibration of nearly the same pack; its solver is taken over and must not be used any more
  * @throws CoreError `no-convergence` when no curvature explains the arch
  */
@@ -59,13 +59,13 @@ export function calibrateNested(
   given: NestedPack,
   arch: number,
   load: number,
-  shackle: { angle: number; eye?: ShackleEye },
+  hold: RearHold,
   fineness: Fineness = EXACT,
   spent?: Calibrated,
 ): Calibrated {
   const main = given.leaves[0];
   if (!main) throw new CoreError('bad-input', 'leaves', 'a pack needs at least one leaf');
-  const forces = (share: number) => (at: EyeGeometry) => forcesAtAngle(share * load, shackle.angle, at, shackle.eye);
+  const forces = (share: number) => (at: EyeGeometry) => forcesHeld(share * load, at, hold);
   if (spent?.solver.retune(nestedPack(given, spent.curvature)))
     try {
       return followed(given, arch, forces(1), spent);

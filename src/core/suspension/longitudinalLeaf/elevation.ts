@@ -13,12 +13,15 @@ export interface Elevation {
   leaves: { thickness: number; points: Point[] }[];
   frontEye: Point;
   rearEye: Point;
-  pivot: Point;
+  /** Of the shackle; null where the rear end slides under a pad of this slope, rad. */
+  pivot: Point | null;
+  pad?: number;
   /** Main leaf's mid-surface at the pin. */
   seat: Point;
   seatTilt: number;
   hub: Point;
-  shackleAngle: number;
+  /** null on a pad. */
+  shackleAngle: number | null;
   contacts: Point[];
   /** What stands between hub and spring. */
   stack: Stack;
@@ -63,6 +66,16 @@ export function drawPack(solver: PackSolver, shape: PackShape, seat: Point, tilt
   return { leaves: drawn, contacts: [...contactsOf('front'), ...contactsOf('rear')] };
 }
 
+/** What a drawing shows of the rear end. */
+export const rearOf = (linkage: NonNullable<SideState['spring']>['linkage']): Pick<Elevation, 'pivot' | 'pad'> =>
+  linkage.kind === 'slipper' ? { pivot: null, pad: linkage.slope } : { pivot: linkage.pivot };
+
+/** The pad's face over the place where the leaf bears on it, as far as a drawing shows it: 40 mm either way. */
+export const padFace = ({ x, y }: Point, slope: number): [Point, Point] => [
+  { x: x - 40, y: y - 40 * Math.tan(slope) },
+  { x: x + 40, y: y + 40 * Math.tan(slope) },
+];
+
 /** Draws a solved side; undefined when only the stack is known. */
 export function elevationOf(side: SideState): Elevation | undefined {
   if (!side.spring) return undefined;
@@ -71,11 +84,11 @@ export function elevationOf(side: SideState): Elevation | undefined {
     ...drawPack(solver, state.shape, state.seat, state.seatTilt),
     frontEye: { x: 0, y: 0 },
     rearEye: state.rearEye,
-    pivot: linkage.pivot,
+    ...rearOf(linkage),
     seat: state.seat,
     seatTilt: state.seatTilt,
     hub: { x: state.seat.x, y: state.seat.y - side.aboveHub },
-    shackleAngle: state.shackleAngle ?? 0,
+    shackleAngle: state.shackleAngle,
     stack: side.stack,
     seatLength: side.spring.seatLength,
   };

@@ -10,7 +10,8 @@ export const SWING = 0.25;
 /** What a leaf spring does in one load state of one build. */
 export interface LeafFigures extends SpringFigures {
   arch: number;
-  shackleAngle: number;
+  /** null on a pad. */
+  shackleAngle: number | null;
   /** Largest working stress of each leaf, outside the seat, MPa. */
   peakStress: number[];
   /** What the clamp bends into each leaf within the seat, MPa. Not in predictions of older cores. */
@@ -29,7 +30,7 @@ export function figuresOf(side: SideState, at: ((load: number) => SideState) | n
     arch: state.shape.arch,
     rate,
     frequency: null,
-    shackleAngle: state.shackleAngle ?? 0,
+    shackleAngle: state.shackleAngle,
     load,
     peakStress: solver.peakStress(state.forces, state.shape),
     clampStress: solver.clampStress(),

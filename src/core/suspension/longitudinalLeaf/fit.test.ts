@@ -14,7 +14,7 @@ const bench = new PackSolver(nestedPack({ ...pack, youngs: SPRING_STEEL_E * 1.04
 const problem: FitProblem = {
   pack,
   seat: { length: 120, shape: 'flat' },
-  shackle: { length: 105, angle: 1.7 },
+  hold: { length: 105, angle: 1.7 },
   inactive: { value: 0.67, half90: 0.25 },
   friction: { value: 0.3, half90: 0.15 },
   rateHalf90: 0.1,

@@ -1,12 +1,6 @@
 import { CoreError, requireNumber } from '../../errors';
 import { Z90 } from '../../estimate/estimate';
-import {
-  forcesAtAngle,
-  pivotFromAngle,
-  solveInstalled,
-  type ShackleEye,
-  type ShackleLinkage,
-} from '../../mechanics/linkage/installed';
+import { forcesHeld, linkageAt, solveInstalled, type Linkage, type RearHold } from '../../mechanics/linkage/installed';
 import { nestedPack, type NestedPack } from './calibrate';
 import { factorize, substitute } from '../../mechanics/leafpack/cholesky';
 import { COARSE } from '../../mechanics/leafpack/half';
@@ -31,7 +25,7 @@ export interface FitProblem {
   /** Leaves, eyes, E; its clamp and friction are replaced by the two below. */
   pack: NestedPack;
   seat: { length: number; shape: 'flat' | 'concentric' };
-  shackle: { length: number; angle: number; eye?: ShackleEye };
+  hold: RearHold;
   /** Prior of the share of the seat that does not bend. */
   inactive: { value: number; half90: number };
   /** Prior of μ between the leaves. */
@@ -145,18 +139,18 @@ class FitModel {
   /** What every reading should be with these parameters. */
   predict(p: readonly number[]): number[] {
     this.tune(p);
-    const { shackle, loads, readings } = this.problem;
+    const { hold, loads, readings } = this.problem;
     const datum = p[LOADS + loads.length]!;
     const states = new Map<number, { arch: number; seatY: number }>();
-    let linkage: ShackleLinkage | undefined;
+    let linkage: Linkage | undefined;
     const at = (load: number) => {
       const known = states.get(load);
       if (known) return known;
       const force = p[LOADS + load]!;
       const base = this.remembered('base', (s) =>
-        this.seated.march((share) => (g) => forcesAtAngle(share * p[LOADS]!, shackle.angle, g, shackle.eye), s),
+        this.seated.march((share) => (g) => forcesHeld(share * p[LOADS]!, g, hold), s),
       );
-      linkage ??= pivotFromAngle(base.eyeDistance, shackle.length, shackle.angle, shackle.eye);
+      linkage ??= linkageAt(base.eyeDistance, hold);
       const link = linkage;
       let state = { arch: base.arch, seatY: 0 };
       this.remembered(`load ${load}`, (s) => {

@@ -99,6 +99,8 @@ export interface LeafAxleInput {
   own?: { side: Side; pack: PackInput | null };
   /** `eye` against its pivot: hanging below it when not said. */
   shackle: { length: Estimate; angle: Estimate; eye?: ShackleEye };
+  /** The rear end slides under a pad of the frame of this slope, rad, rising rearwards; there is no shackle then. */
+  pad?: { slope: Estimate };
   sides: Record<Side, { height: Estimate | null; spring: SpringInput | null }>;
   tyreRate: Estimate;
   ubolt: { exposed: number; pitch: number; threaded?: number | undefined; nutHeight?: number | undefined } | null;

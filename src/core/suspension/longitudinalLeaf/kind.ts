@@ -47,7 +47,7 @@ const FINENESS: Record<Care, Fineness> = {
   sample: { settled: 1e-3, divisions: COARSE },
 };
 
-/** Leaf springs along the frame, hung by a fixed eye in front and a shackle behind. */
+/** Leaf springs along the frame, held by a fixed eye in front and behind by a shackle or free under a pad. */
 export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
   id: 'longitudinalLeaf',
   name: 'leaf springs along the frame',
@@ -91,7 +91,7 @@ export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
   model: (drawn, side, care, spent) => new LeafSideModel(drawn, side, FINENESS[care], spent),
   lines: leafLines,
   settling: settlingOf,
-  signed: /(archTop|freeArch|camber|departure|eyeOffset|offset)$/,
+  signed: /(archTop|freeArch|camber|departure|eyeOffset|offset|slope)$/,
   otherwise: (input, drawn, side) =>
     input.pack?.seatShape === 'unknown' && drawn.pack && input.sides[side].spring
       ? [{ path: 'pack.seatShape', drawn: { ...drawn, pack: { ...drawn.pack, seatShape: 'concentric' } } }]

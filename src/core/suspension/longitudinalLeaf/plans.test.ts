@@ -80,7 +80,7 @@ test('a pulled shackle turns the sign: longer lowers the frame, by as much as a 
   const change = (eye: 'below' | 'above', length: number) => {
     const sheet = flatbedSheet([{ kind: 'shackle', length }]);
     const readings = sheet.readings.map((r) => (r.point === 'shackleAngle' ? { ...r, value: Math.PI / 2 } : r));
-    const turned = { ...sheet, readings, pack: { ...sheet.pack, shackleEye: eye } };
+    const turned = { ...sheet, readings, pack: { ...sheet.pack, rearEnd: eye } };
     return summarise(statesOf(turned)[0]!.ledger).change;
   };
   for (const length of [118, 126]) {

@@ -1,4 +1,4 @@
-import { type ShackleEye } from '../../mechanics/linkage/installed';
+import { type RearEnd } from '../../mechanics/linkage/installed';
 import { type AxleClass } from '../../sheet/axleClass';
 import { type Lookup, type SheetReading, type SheetState } from '../../sheet/reading';
 import { leafPointOf, type LeafPoint } from './points';
@@ -57,8 +57,8 @@ export interface Sheet {
     /** null where it is like the front one. */
     eyeFormRear?: EyeForm | null;
     seatShape: 'flat' | 'concentric' | 'unknown';
-    /** Where the shackle's eye is against its pivot in the frame; null when nobody looked. */
-    shackleEye?: ShackleEye | null;
+    /** What holds the rear end, of both springs; null when nobody looked. */
+    rearEnd?: RearEnd | null;
     rusty: boolean;
   };
   /** Main leaf first. */
@@ -91,7 +91,7 @@ export function sheetOfSide(sheet: Sheet, side: Side): Sheet {
     if (!leafPointOf(r.point).ofSpring) return [r];
     return ofOwn(r, side) ? [{ ...r, side: null }] : [];
   });
-  return { ...rest, pack: own.pack, leafIds: own.leafIds, readings };
+  return { ...rest, pack: { ...own.pack, rearEnd: sheet.pack.rearEnd ?? null }, leafIds: own.leafIds, readings };
 }
 
 const ofOwn = (r: LeafReading, side: Side): boolean => leafPointOf(r.point).ofSpring && r.side === side;

@@ -3,10 +3,12 @@ import { calibrateNested, type Calibrated } from './calibrate';
 import { withinMain, type Clamp, type Leaf, type Pack } from '../../mechanics/leafpack/pack';
 import { EXACT, PackSolver, type Fineness } from '../../mechanics/leafpack/solve';
 import {
-  pivotFromAngle,
+  linkageAt,
   solveInstalled,
   type InstalledState,
+  type RearHold,
   type ShackleLinkage,
+  type SlipperLinkage,
 } from '../../mechanics/linkage/installed';
 import { SPRING_STEEL_E } from '../../material/steel';
 import { mainLeafAboveHub } from '../../mechanics/stack/stack';
@@ -29,6 +31,9 @@ const clampOf = (input: DrawnInput): Clamp => ({
   length: input.pack ? input.pack.seatLength * Math.max(0, input.pack.inactive) : 0,
   shape: seatShapeOf(input),
 });
+
+/** How the rear end is held in the state the readings are of. */
+export const holdOf = ({ pad, shackle }: Pick<DrawnInput, 'pad' | 'shackle'>): RearHold => pad ?? shackle;
 
 /** The break of a pack's leaf, where it has one. */
 export const brokenAt = (
@@ -59,7 +64,7 @@ interface Build {
 /** The calibrated spring and stack of one side, from which any build and load follows. */
 export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
   private readonly calibrated: Calibrated | undefined;
-  private readonly pivot: ShackleLinkage | undefined;
+  private readonly linkage: ShackleLinkage | SlipperLinkage | undefined;
   private readonly baseLoad: number;
   private readonly freeArch: number | undefined;
   private readonly builds = new Map<string, Build>();
@@ -96,16 +101,11 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
       },
       spring.archTop + main.thickness / 2,
       spring.load,
-      input.shackle,
+      holdOf(input),
       fineness,
       spent?.calibrated,
     );
-    this.pivot = pivotFromAngle(
-      this.calibrated.shape.eyeDistance,
-      input.shackle.length,
-      input.shackle.angle,
-      input.shackle.eye,
-    );
+    this.linkage = linkageAt(this.calibrated.shape.eyeDistance, holdOf(input));
   }
 
   get hasSpring(): boolean {
@@ -143,10 +143,16 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
     const stack = builtStack(this.input, changes);
     const aboveHub = mainLeafAboveHub(stack);
     const pack = this.packAfter(changes);
-    if (!pack || !this.calibrated || !this.pivot) return { rise: aboveHub, aboveHub, stack };
+    if (!pack || !this.calibrated || !this.linkage) return { rise: aboveHub, aboveHub, stack };
     const build = this.buildOf(changes, pack);
     const shackle = changes.findLast((c) => c.kind === 'shackle');
-    const linkage = shackle ? { ...this.pivot, length: shackle.length } : this.pivot;
+    if (shackle && this.linkage.kind === 'slipper')
+      throw new CoreError(
+        'no-equilibrium',
+        'shackle',
+        'the rear end slides under a pad: there is no shackle to change',
+      );
+    const linkage = shackle ? { ...this.linkage, length: shackle.length } : this.linkage;
     const load = this.baseLoad + extraLoad;
     const key = `${extraLoad}|${shackle?.length ?? ''}`;
     const start = build.guesses.get(key)?.shape ?? this.calibrated.shape;

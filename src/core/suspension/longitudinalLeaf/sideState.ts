@@ -1,5 +1,10 @@
 import { type PackSolver } from '../../mechanics/leafpack/solve';
-import { installedRate, type InstalledState, type ShackleLinkage } from '../../mechanics/linkage/installed';
+import {
+  installedRate,
+  type InstalledState,
+  type ShackleLinkage,
+  type SlipperLinkage,
+} from '../../mechanics/linkage/installed';
 import { type Stack } from '../../mechanics/stack/stack';
 
 /** One side of the axle in some build and load. Heights of the frame are relative, mm. */
@@ -11,7 +16,7 @@ export interface SideState {
   /** Absent when only the axle stack is known. */
   spring?: {
     solver: PackSolver;
-    linkage: ShackleLinkage;
+    linkage: ShackleLinkage | SlipperLinkage;
     state: InstalledState;
     load: number;
     /** U-bolt spacing, mm. */

@@ -3,7 +3,8 @@ import { handbookEstimate } from '../../mechanics/leafpack/handbook';
 import { fitSpring, type Agreement, type Fit, type FitProblem, type FitReading } from './fit';
 import { withinMain } from '../../mechanics/leafpack/pack';
 import { leafInertia, SPRING_STEEL_E } from '../../material/steel';
-import { brokenAt, linedAt } from './sideModel';
+import { brokenAt, holdOf, linedAt } from './sideModel';
+import { draw } from '../../estimate/tree';
 import { inputOfSide, type LeafAxleInput } from './input';
 import { type Side } from '../../vehicle/side';
 import { type Estimate } from '../../estimate/estimate';
@@ -128,11 +129,7 @@ export function springFit(input: LeafAxleInput, side: Side): SpringFit | null {
       friction: 0,
     },
     seat: { length: pack.seatLength.value, shape: pack.seatShape === 'concentric' ? 'concentric' : 'flat' },
-    shackle: {
-      length: input.shackle.length.value,
-      angle: input.shackle.angle.value,
-      ...(input.shackle.eye && { eye: input.shackle.eye }),
-    },
+    hold: holdOf(draw(input, (e) => e.value)),
     inactive: pack.inactive,
     friction: pack.friction,
     rateHalf90: rateHalf90(input),

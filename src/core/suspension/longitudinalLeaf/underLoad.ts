@@ -13,7 +13,7 @@ import { type LeafAxleInput } from './input';
 import { type Side } from '../../vehicle/side';
 import { LeafSideModel, type DrawnChange, type DrawnInput } from './sideModel';
 import { sideRate } from './sideState';
-import { drawPack, type PackDrawing, type Point } from './elevation';
+import { drawPack, rearOf, type PackDrawing, type Point } from './elevation';
 import { central } from '../../prediction/lines';
 import { taught } from './springFit';
 
@@ -31,6 +31,8 @@ export interface SpringView extends PackDrawing {
   frontEye: Point;
   rearEye: Point;
   pivot: Point | null;
+  /** Slope of the pad in its place, rad. */
+  pad?: number;
   seat: Point;
   seatTilt: number;
   stress: StressLine[];
@@ -102,7 +104,7 @@ export class SpringUnderLoad {
       ...viewOf(solver, shape, forces, seat, seatTilt, sideRate(side.spring!), load),
       height: side.rise - this.model.state(this.unchanged, 0).rise,
       rearEye,
-      pivot: linkage.pivot,
+      ...rearOf(linkage),
     };
   }
 

@@ -14,6 +14,7 @@ const NAMES: Record<string, string> = {
   'pack.rateFactor': 'rate of the pack',
   'shackle.length': 'shackle length',
   'shackle.angle': 'shackle angle',
+  'pad.slope': 'slope of the pad the rear end slides under',
   tyreRate: 'tyre rate',
 };
 const PARTS: Record<string, string> = {

@@ -64,7 +64,12 @@ export function FiguresSheet({ side, state }: Props) {
     },
     {
       name: 'Shackle angle',
-      of: (f) => <span className="figure">{((f.shackleAngle * 180) / Math.PI).toFixed(0)}°</span>,
+      of: (f) =>
+        f.shackleAngle === null ? (
+          'on a pad'
+        ) : (
+          <span className="figure">{((f.shackleAngle * 180) / Math.PI).toFixed(0)}°</span>
+        ),
     },
     {
       name: `Highest working stress outside the seat; limit standing ${SPRING_STEEL_LIMITS.static} MPa (${STRESS_SOURCE})`,

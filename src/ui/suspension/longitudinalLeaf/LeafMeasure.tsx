@@ -38,7 +38,7 @@ export function LeafMeasure({ first, people, person }: StationProps) {
         { name: 'block or riser', ready: Boolean(sides.left.height && sides.right.height), lacks: 'both heights' },
         { name: 'U-bolt threads left', ready: ubolt !== null, lacks: 'thread showing and pitch' },
         {
-          name: 'leaf, shackle, over the axle',
+          name: view.pack.rearEnd === 'pad' ? 'leaf, over the axle' : 'leaf, shackle, over the axle',
           ready: assembled.missing.length === 0,
           lacks: `${assembled.missing.length} readings`,
         },
@@ -62,9 +62,14 @@ function asks(group: GroupId, job: JobHandle, hooks: FieldHooks): Extras {
   );
   switch (group) {
     case 'arch':
-      return { children: ofEach('eyes') };
-    case 'linkage':
-      return { children: <PackFacts job={job} part="shackle" /> };
+      return {
+        children: (
+          <>
+            <PackFacts job={job} part="rearEnd" />
+            {ofEach('eyes')}
+          </>
+        ),
+      };
     case 'stack':
       return { children: ofEach('seat') };
     case 'ubolts':

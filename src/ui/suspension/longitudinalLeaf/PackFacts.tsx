@@ -21,7 +21,7 @@ const REAR_EYES = [
 
 interface Props {
   job: JobHandle;
-  part: 'leaves' | 'eyes' | 'shackle' | 'seat' | 'bend';
+  part: 'leaves' | 'eyes' | 'rearEnd' | 'seat' | 'bend';
   /** Of the pack that one side has of its own. */
   own?: boolean;
 }
@@ -34,14 +34,14 @@ export function PackFacts({ job, part, own = false }: Props) {
   const { busy, problem, run } = useSend();
   const save = (change: Partial<PackEdit>) =>
     void run(() => {
-      const { version, side, eyeForm, eyeFormRear, seatShape, shackleEye, rusty, otherSide, ownSide, uboltBend } = pack;
+      const { version, side, eyeForm, eyeFormRear, seatShape, rearEnd, rusty, otherSide, ownSide, uboltBend } = pack;
       return job.send('/pack', 'PUT', {
         version,
         side,
         eyeForm,
         eyeFormRear,
         seatShape,
-        shackleEye,
+        rearEnd,
         rusty,
         otherSide,
         ownSide,
@@ -115,26 +115,38 @@ export function PackFacts({ job, part, own = false }: Props) {
               value={pack.eyeForm}
               onPick={(eyeForm) => save({ eyeForm })}
             />
-            <Chips
-              label={`Its rear eye${where}`}
-              shown
-              options={[{ id: 'same' as const, name: 'like the front one' }, ...REAR_EYES]}
-              value={pack.eyeFormRear ?? 'same'}
-              onPick={(id) => save({ eyeFormRear: id === 'same' ? null : id })}
-            />
+            {view.pack.rearEnd === 'pad' ? null : (
+              <Chips
+                label={`Its rear eye${where}`}
+                shown
+                options={[{ id: 'same' as const, name: 'like the front one' }, ...REAR_EYES]}
+                value={pack.eyeFormRear ?? 'same'}
+                onPick={(id) => save({ eyeFormRear: id === 'same' ? null : id })}
+              />
+            )}
           </>
         ) : null}
-        {part === 'shackle' ? (
-          <Chips
-            label="The spring’s eye is"
-            shown
-            options={[
-              { id: 'below', name: 'below the shackle’s pivot' },
-              { id: 'above', name: 'above it' },
-            ]}
-            value={pack.shackleEye}
-            onPick={(shackleEye) => save({ shackleEye })}
-          />
+        {part === 'rearEnd' ? (
+          <>
+            <Chips
+              label="The spring’s rear end is"
+              shown
+              options={[
+                { id: 'below', name: 'below the shackle’s pivot' },
+                { id: 'above', name: 'above it' },
+                { id: 'pad', name: 'free under a pad' },
+              ]}
+              value={pack.rearEnd}
+              onPick={(rearEnd) => save({ rearEnd })}
+            />
+            {pack.rearEnd === 'pad' ? (
+              <p className="muted">
+                The place where the main leaf bears on its pad of the frame stands for the rear eye in every reading.
+                Nothing holds this end down: with the frame lifted it comes off its pad, keep clear of it, and see that
+                it finds its way back. Rubbing on the pad itself is not counted.
+              </p>
+            ) : null}
+          </>
         ) : null}
         {part === 'seat' ? (
           <Chips

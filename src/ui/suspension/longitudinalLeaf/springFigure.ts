@@ -1,4 +1,4 @@
-import { type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
+import { padFace, type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
 import { type Side } from '@/core/vehicle/side';
 import { type PointId } from '@/core/measure/points';
 import { along, angle, leader, level, openLine, ring, upright, type Figure, type ShapeMark } from '../../figure/marks';
@@ -8,14 +8,16 @@ import { type FieldOf } from '../../figure/vehicleFigures';
 /** The spring as solved, from the side: arch, lengths from the pin, eyes and shackle. */
 export function springFigure(values: Values, field: FieldOf, side: Side, drawing: Elevation, whole: boolean): Figure {
   const { frontEye, rearEye, seat, pivot, leaves, stack } = drawing;
+  // Where nothing hangs, the pad stands over the end.
+  const rear = pivot ?? { x: rearEye.x + 40, y: rearEye.y + 14 };
   const all = leaves.flatMap((l) => l.points);
-  const top = Math.max(pivot.y, ...all.map((p) => p.y), frontEye.y) + 20;
+  const top = Math.max(rear.y, ...all.map((p) => p.y), frontEye.y) + 20;
   const bottom = Math.min(...all.map((p) => p.y)) - 24;
   return {
     name: `spring, ${side}`,
     front: true,
     scaled: true,
-    extent: { left: frontEye.x - 30, right: Math.max(rearEye.x, pivot.x) + 30, top, bottom },
+    extent: { left: frontEye.x - 30, right: Math.max(rearEye.x, rear.x) + 30, top, bottom },
     margin: { left: 24, right: 96, top: 72, bottom: 74 },
     marks: (s) => {
       const px = (p: { x: number; y: number }) => ({ x: s.x(p.x), y: s.y(p.y) });
@@ -30,11 +32,17 @@ export function springFigure(values: Values, field: FieldOf, side: Side, drawing
         look: 'outline',
         known: whole,
       }));
-      shapes.push({ path: openLine([px(rearEye), px(pivot)]), look: 'outline', known: values('shackleLength').known });
+      shapes.push(
+        pivot
+          ? { path: openLine([px(rearEye), px(pivot)]), look: 'outline', known: values('shackleLength').known }
+          : { path: openLine(padFace(rearEye, drawing.pad ?? 0).map(px)), look: 'outline', known: true },
+      );
       const bore = Math.max(6, (values('eyeBore').value / 2) * s.perMm);
       shapes.push({ path: ring(px(frontEye), bore), look: 'outline', known: values('eyeBore').known });
-      shapes.push({ path: ring(px(rearEye), bore), look: 'outline', known: values('eyeBore').known });
-      shapes.push({ path: ring(px(pivot), 4), look: 'outline', known: true });
+      if (pivot) {
+        shapes.push({ path: ring(px(rearEye), bore), look: 'outline', known: values('eyeBore').known });
+        shapes.push({ path: ring(px(pivot), 4), look: 'outline', known: true });
+      }
       shapes.push({ path: openLine([px(frontEye), px(rearEye)]), look: 'thin', known: true });
       const under = s.y(bottom) + 10;
       const above = s.y(top) - 30;
@@ -52,8 +60,12 @@ export function springFigure(values: Values, field: FieldOf, side: Side, drawing
             { x: s.x(frontEye.x), y: s.y(frontEye.y) - bore },
             { x: s.x(frontEye.x) + 44, y: above },
           ),
-          along(given('shackleLength'), px(rearEye), px(pivot), rearEye.y < pivot.y ? -22 : 22),
-          angle(given('shackleAngle'), px(rearEye), px(frontEye), px(pivot), 34),
+          ...(pivot
+            ? [
+                along(given('shackleLength'), px(rearEye), px(pivot), rearEye.y < pivot.y ? -22 : 22),
+                angle(given('shackleAngle'), px(rearEye), px(frontEye), px(pivot), 34),
+              ]
+            : []),
         ],
         captions: [],
       };

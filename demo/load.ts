@@ -21,7 +21,8 @@ import { storePrediction } from '@/server/predictions';
 import { uniformFrom } from '@/workers/random';
 import { putParts, shelfPage } from '@/data/shelf';
 import { shelfAskSchema } from '@/contracts/shelf';
-import { JOBS, PEOPLE, SHOP, ZONE, type DemoAxle, type DemoJob, type Texts } from './scenario';
+import { type DemoAxle, type DemoJob, type Texts } from './job';
+import { JOBS, PEOPLE, SHOP, ZONE } from './scenario';
 import { demoParts } from './shelf';
 import { hiddenHeight } from './truth';
 

@@ -1,69 +1,10 @@
 // The shelf of the invented workshop: makers, part numbers and prices are made up and plainly so.
-import { type PartEdit, type ShelfLeaf } from '@/contracts/shelf';
-import { dimensionOf, type PartDimensionId, type PartKind } from '@/core/parts/kinds';
+import { type PartEdit } from '@/contracts/shelf';
+import { dimensionOf, type PartDimensionId } from '@/core/parts/kinds';
 import { parseMeasured } from '@/core/units/parse';
 import { unsurprised } from '@/core/units/rules';
-
-type Texts = Partial<Record<PartDimensionId, string>>;
-
-interface Given {
-  kind: PartKind;
-  name: string;
-  maker?: string;
-  number?: string;
-  /** Stock with this quantity; absent = catalogue. */
-  stock?: number;
-  used?: { origin: string; age: number };
-  price?: number;
-  days?: number;
-  rating?: number;
-  form?: string;
-  place?: string;
-  note?: string;
-  sizes?: Texts;
-  leaves?: ShelfLeaf[];
-}
-
-const leaf = (
-  front: number,
-  rear: number,
-  thickness: number,
-  camber: number | null,
-  eyes = false,
-  clip = false,
-): ShelfLeaf => ({
-  front,
-  frontTyped: String(front),
-  rear,
-  rearTyped: String(rear),
-  thickness,
-  thicknessTyped: String(thickness),
-  camber,
-  camberTyped: camber === null ? null : String(camber),
-  eyes: eyes ? 'both' : 'none',
-  clip,
-});
-
-/** Free camber of a leaf of this radius over its own length, whole mm. */
-const camberOf = (length: number, radius: number): number =>
-  Math.round(radius - Math.sqrt(radius * radius - (length * length) / 4));
-
-/** A pack whose leaves step down evenly, each a little more curved than the one above. */
-function steps(
-  front: number,
-  rear: number,
-  count: number,
-  thickness: number,
-  radius: number,
-  shortest: number,
-): ShelfLeaf[] {
-  return Array.from({ length: count }, (_, k) => {
-    const share = 1 - ((1 - shortest) * k) / Math.max(1, count - 1);
-    const [f, r] = k === 0 ? [front, rear] : [Math.round(front * share), Math.round(rear * share)];
-    const curved = radius - k * (thickness + radius * 0.012);
-    return leaf(f, r, thickness, camberOf(f + r, curved), k === 0, k === Math.min(2, count - 2) && count > 3);
-  });
-}
+import { pairParts } from './pairParts';
+import { camberOf, leaf, steps, type Given, type PartTexts } from './part';
 
 const FAMILIES = [
   {
@@ -105,7 +46,7 @@ const FAMILIES = [
 ] as const;
 type Family = (typeof FAMILIES)[number];
 
-const sizesOf = (f: Family): Texts => ({
+const sizesOf = (f: Family): PartTexts => ({
   width: String(f.width),
   eyeBore: f.eye,
   boltFront: f.bolt,
@@ -461,4 +402,5 @@ export const demoParts = (idOf: (n: number) => string): PartEdit[] =>
     ...clips,
     ...coils,
     ...coilSpacers,
+    ...pairParts,
   ].map((given, k) => part(given, idOf(k + 1)));

@@ -5,7 +5,8 @@ import { pointOf, type PointId } from '@/core/measure/points';
 import { parseMeasured } from '@/core/units/parse';
 import { uniformFrom } from '@/workers/random';
 import { flatbedSheet } from '../tests/reference/sheets';
-import { JOBS, type Texts } from './scenario';
+import { type Texts } from './job';
+import { JOBS } from './scenario';
 import { hiddenHeight } from './truth';
 
 const { input } = assemble(flatbedSheet());

@@ -67,6 +67,39 @@ export const changeSchema = z.discriminatedUnion('kind', [
     source: z.enum(['measured', 'catalogue']),
     ...from,
   }),
+  z.object({
+    kind: z.literal('springs'),
+    leaves: z.number().int().min(1).max(15),
+    leavesTyped: typed,
+    full: z.number().int().min(1).max(15),
+    fullTyped: typed,
+    width: length(30, 130),
+    widthTyped: typed,
+    thickness: length(3, 25),
+    thicknessTyped: typed,
+    outer: length(120, 1200),
+    outerTyped: typed,
+    inner: length(120, 1200),
+    innerTyped: typed,
+    free: length(-100, 400),
+    freeTyped: typed,
+    used: z.boolean(),
+    source: z.enum(['measured', 'catalogue']),
+    ...from,
+  }),
+  z.object({
+    kind: z.literal('rocker'),
+    front: length(30, 600),
+    frontTyped: typed,
+    rear: length(30, 600),
+    rearTyped: typed,
+    below: length(-150, 200),
+    belowTyped: typed,
+    ...from,
+  }),
+  z.object({ kind: z.literal('slipper'), drop: length(-100, 500), dropTyped: typed, ...from }),
+  z.object({ kind: z.literal('riser'), height: length(0, 300), heightTyped: typed, ...from }),
+  z.object({ kind: z.literal('hitch'), by: length(-400, 400), byTyped: typed }),
   z.object({ kind: z.literal('spacer'), height: length(0, 150), heightTyped: typed, ...from }),
 ]);
 export type ChangeRow = z.infer<typeof changeSchema>;
@@ -76,6 +109,8 @@ export type ChangeKind = ChangeRow['kind'];
 export const CHANGE_KINDS = {
   longitudinalLeaf: ['addLeaf', 'removeLeaf', 'pack', 'rearch', 'eyes', 'block', 'shackle', 'overAxle'],
   coilBeam: ['coil', 'spacer'],
+  tandemEqualizer: ['springs', 'shackle', 'rocker', 'slipper', 'riser', 'overAxle', 'hitch'],
+  tandemSlipper: ['springs', 'slipper', 'riser', 'overAxle', 'hitch'],
 } as const satisfies Record<KindId, readonly ChangeKind[]>;
 export type ChangeOf<K extends KindId> = Extract<ChangeRow, { kind: (typeof CHANGE_KINDS)[K][number] }>;
 export const changesOfKind = <K extends KindId>(kind: K, changes: readonly ChangeRow[]): ChangeOf<K>[] =>

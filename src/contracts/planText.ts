@@ -27,6 +27,16 @@ export function changeText(change: ChangeRow): string {
       return part ?? `other coils, wire ${mm(change.wireTyped)}, free ${mm(change.freeTyped)}`;
     case 'spacer':
       return change.height === 0 ? 'seat spacers out' : (part ?? `seat spacers ${mm(change.heightTyped)}`);
+    case 'springs':
+      return part ?? `other springs, ${change.leaves} leaves of ${mm(change.thicknessTyped)}`;
+    case 'rocker':
+      return part ?? `rocker ${mm(change.frontTyped)} to ${mm(change.rearTyped)}`;
+    case 'slipper':
+      return part ?? `slippers ${mm(change.dropTyped)} below the frame`;
+    case 'riser':
+      return part ?? `risers ${mm(change.heightTyped)}`;
+    case 'hitch':
+      return `coupling ${change.by < 0 ? 'lower' : 'higher'} by ${mm(change.byTyped.replace(/^[-−–]\s*/, ''))}`;
     case 'overAxle':
       return `over the axle, perch ${mm(change.heightTyped)}`;
   }

@@ -2,6 +2,9 @@ import { type PointId } from '@/core/measure/points';
 import { type AxleSheet, type SheetReading } from '@/core/sheet/reading';
 import { assembleCoil, type CoilAxleSheet } from '@/core/suspension/coilBeam/assemble';
 import { COIL_SHEET } from '@/core/suspension/coilBeam/points';
+import { assembleTandem, type PlannedTandemChange, type TandemAxleSheet } from '@/core/suspension/tandem/assemble';
+import { type TandemKind } from '@/core/suspension/tandem/input';
+import { TANDEM_SHEET } from '@/core/suspension/tandem/points';
 import { type Assembly } from '@/core/suspension/kind';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { LEAF_SHEET } from '@/core/suspension/longitudinalLeaf/points';
@@ -104,12 +107,31 @@ export function coilSheetOf(view: Around, changes: readonly ChangeRow[] = view.p
   };
 }
 
+/** The same of two axles that stand as one. */
+export function tandemSheetOf<K extends TandemKind>(
+  kind: K,
+  view: Around,
+  changes: readonly ChangeRow[] = view.plan.changes,
+): TandemAxleSheet<K> {
+  const common = axleSheetOf(view);
+  const { position, axleClass, arrangement } = view.axle;
+  return {
+    ...common,
+    kind,
+    readings: ofPoints(common.readings, TANDEM_SHEET),
+    axle: { position, axleClass, arrangement: arrangement ?? 'over' },
+    changes: changesOfKind(kind as TandemKind, changes).map((change): PlannedTandemChange => change),
+  };
+}
+
 /** Readings put together, of any kind of axle. */
 export type Assembled = Assembly<AxleInput, PointId>;
 
 const ASSEMBLE: Record<KindId, (view: Around, changes?: readonly ChangeRow[]) => Assembled> = {
   longitudinalLeaf: (view, changes) => assemble(sheetOf(view, changes)),
   coilBeam: (view, changes) => assembleCoil(coilSheetOf(view, changes)),
+  tandemEqualizer: (view, changes) => assembleTandem(tandemSheetOf('tandemEqualizer', view, changes)),
+  tandemSlipper: (view, changes) => assembleTandem(tandemSheetOf('tandemSlipper', view, changes)),
 };
 export const assembledOf = (view: Around, changes?: readonly ChangeRow[]): Assembled =>
   ASSEMBLE[view.axle.suspension](view, changes);

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { ORIGINS } from '@/core/estimate/estimate';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { type CoilAxleInput } from '@/core/suspension/coilBeam/input';
+import { type TANDEM_KINDS, type TandemAxleInput } from '@/core/suspension/tandem/input';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { type AxlePrediction } from '@/core/suspension/registry';
@@ -131,6 +132,70 @@ const coilInput: z.ZodType<CoilAxleInput> = z.object({
   afterReading: z.number(),
 });
 
+const pairSpring = z.object({
+  leaves: z.number(),
+  full: z.number(),
+  width: estimate,
+  thickness: estimate,
+  outer: estimate,
+  inner: estimate,
+  rateFactor: estimate,
+});
+const pairSide = z.object({
+  height: estimate.nullable(),
+  spring: z
+    .object({
+      load: estimate,
+      arch: z.object({ front: estimate, rear: estimate }),
+      second: z.object({ extra: estimate, lower: estimate }).nullable(),
+    })
+    .nullable(),
+});
+const tandemInput = <K extends (typeof TANDEM_KINDS)[number]>(kind: K) =>
+  z.object({
+    schemaVersion: z.literal(2),
+    kind: z.literal(kind),
+    rolled: z.boolean(),
+    arrangement: z.enum(['over', 'under']),
+    spring: pairSpring.nullable(),
+    inactive: estimate,
+    friction: estimate,
+    spacing: estimate,
+    rocker: z
+      .object({
+        ...{ front: estimate, rear: estimate, below: estimate },
+        lean: z.object({ front: estimate, rear: estimate }),
+        ...{ shackle: estimate, tilt: estimate, stop: estimate.nullable() },
+      })
+      .nullable(),
+    drop: z.object({ outer: estimate, inner: estimate }),
+    pitch: estimate,
+    share: estimate,
+    hitchReach: z.number(),
+    unsprung: estimate,
+    tube: estimate,
+    perch: estimate,
+    wheelLimit: z.number().nullable(),
+    sides: z.object({ left: pairSide, right: pairSide }),
+    tyreRate: estimate,
+    changes: z.array(
+      z.discriminatedUnion('kind', [
+        z.object({ kind: z.literal('springs'), spring: pairSpring, free: estimate, used: z.boolean() }),
+        z.object({ kind: z.literal('shackle'), length: estimate }),
+        z.object({ kind: z.literal('rocker'), front: estimate, rear: estimate, below: estimate }),
+        z.object({ kind: z.literal('slipper'), drop: estimate }),
+        z.object({ kind: z.literal('riser'), height: estimate }),
+        z.object({ kind: z.literal('overAxle'), height: estimate }),
+        z.object({ kind: z.literal('hitch'), by: estimate }),
+      ]),
+    ),
+    hanging: z.number().exactOptional(),
+    states: z.array(z.object({ id: z.string(), name: z.string(), extraMass: estimate })),
+    afterReading: z.number(),
+  });
+const rockerInput: z.ZodType<TandemAxleInput<'tandemEqualizer'>> = tandemInput('tandemEqualizer');
+const slipperInput: z.ZodType<TandemAxleInput<'tandemSlipper'>> = tandemInput('tandemSlipper');
+
 type Raw = Record<string, unknown>;
 /** From each version to the next. */
 const UP: Record<number, (was: Raw) => Raw> = {
@@ -150,7 +215,7 @@ function lifted(stored: unknown): unknown {
 }
 
 /** An immutable input, lifted to the schema of today. */
-export const storedInputSchema = z.preprocess(lifted, z.union([leafInput, coilInput]));
+export const storedInputSchema = z.preprocess(lifted, z.union([leafInput, coilInput, rockerInput, slipperInput]));
 
 /** What is stored of an answer. */
 export interface NewResult {

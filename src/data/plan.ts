@@ -98,6 +98,7 @@ const FACTS = `json_build_object('ubolt', f.result -> 'prediction' -> 'ubolt',
   'left', nullif(f.result -> 'prediction' -> 'sides' -> 'left' -> 'travel', 'null'),
   'right', nullif(f.result -> 'prediction' -> 'sides' -> 'right' -> 'travel', 'null'),
   'coils', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built ? (exists(@.toSolid))'),
+  'pair', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built ? (exists(@.atStop))'),
   'working', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.peakStress'),
   'clamped', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.clampStress'))`;
 

@@ -49,6 +49,21 @@ const SUBJECT: Partial<Record<NewReading['point'], string>> = {
   coilTurns: 'coil',
   coilFree: 'coil',
   coilSpacer: 'spacer',
+  pairLeaves: 'spring',
+  pairWidth: 'spring',
+  pairThickness: 'spring',
+  pairOuter: 'spring',
+  pairInner: 'spring',
+  pairArchFront: 'spring',
+  pairArchRear: 'spring',
+  pairFull: 'spring',
+  rockerFront: 'rocker',
+  rockerRear: 'rocker',
+  rockerTilt: 'rocker',
+  rockerStop: 'rocker',
+  rockerBelow: 'rocker',
+  pairTube: 'tube',
+  pairPerch: 'perch',
 };
 
 /**

@@ -9,7 +9,7 @@ import { type KnownAxle, type VehicleEdit } from '@/contracts/vehicle';
 import { conflict, notFound, ProblemError } from '@/contracts/problem';
 import { lumped } from '@/core/sheet/reading';
 import { SUSPENSIONS } from '@/core/suspension/names';
-import { KIND_IDS, type KindId } from '@/core/suspension/registry';
+import { arrangedOf, KIND_IDS, type KindId } from '@/core/suspension/registry';
 import { formOf } from '@/core/vehicle/form';
 import { type Tx } from '@/data/client';
 import { insertFeature, putKitItem } from '@/data/inspect';
@@ -109,13 +109,15 @@ export async function createJob(tx: Tx, given: NewJob, newId: () => string = ran
 const MADE_OF: Record<KindId, { counted: string | null; once: readonly string[] }> = {
   longitudinalLeaf: { counted: 'leaf', once: ['tube', 'perch', 'block', 'uBolt', 'centreBolt'] },
   coilBeam: { counted: null, once: ['coil', 'spacer'] },
+  tandemEqualizer: { counted: null, once: ['spring', 'rocker', 'tube', 'perch'] },
+  tandemSlipper: { counted: null, once: ['spring', 'slipper', 'tube', 'perch'] },
 };
 
 /** Whether somebody has looked at an axle far enough to work on it. */
 const looked = (axle: Pick<KnownAxle, 'suspension' | 'arrangement' | 'axleClass' | 'steered'>): boolean =>
   axle.axleClass !== null &&
   axle.steered !== null &&
-  (axle.arrangement !== null || axle.suspension !== 'longitudinalLeaf');
+  (axle.arrangement !== null || !KIND_IDS.some((kind) => kind === axle.suspension && arrangedOf(kind)));
 
 const unlooked = (field: string) =>
   new ProblemError(422, {
@@ -131,9 +133,9 @@ const NO_FRONT = new ProblemError(422, {
   field: 'position',
 });
 
-/** A leaf spring lies over or under its axle. */
+/** Leaf springs lie over or under their axle. */
 function checkFacts(suspension: KindId, facts: { arrangement: string | null }, field: string): void {
-  if (suspension === 'longitudinalLeaf' && facts.arrangement === null) throw unlooked(field);
+  if (arrangedOf(suspension) && facts.arrangement === null) throw unlooked(field);
 }
 
 interface TakeIn {

@@ -12,6 +12,7 @@ import { CoreError } from '@/core/errors';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { type PointId } from '@/core/measure/points';
 import { SUSPENSIONS } from '@/core/suspension/names';
+import { type KindId } from '@/core/suspension/registry';
 import { type Tx } from '@/data/client';
 import { insertCost, updateCost } from '@/data/cost';
 import * as plans from '@/data/plan';
@@ -122,10 +123,18 @@ const OF_A_KIND = 250;
 /** How far a part's width may be off the spring's to be looked at, mm. */
 const NEAR = 8;
 
+/** Axles whose search takes all parts of some kinds; the others' is narrowed by what was measured. */
+const WHOLE_KINDS: Partial<Record<KindId, readonly PartKind[]>> = {
+  coilBeam: ['coil', 'coilSpacer'],
+  tandemEqualizer: ['pack', 'shackle', 'rocker', 'hanger'],
+  tandemSlipper: ['pack', 'hanger'],
+};
+
 /** What the shelf offers for an axle's springs: of each kind that changes the height, the cheapest of about its width. */
 export async function partsForJob(tx: Tx, jobAxleId: string): Promise<ShelfItem[]> {
   const { axle, readings } = await loadJob(tx, jobAxleId);
-  if (axle.suspension === 'coilBeam') return partsOfKinds(tx, ['coil', 'coilSpacer']);
+  const whole = WHOLE_KINDS[axle.suspension];
+  if (whole) return partsOfKinds(tx, whole);
   const width = readings.find((r) => r.point === 'leafWidth')?.value;
   const about = (dimension: 'width' | 'insideWidth') =>
     width === undefined ? [] : [{ dimension, from: width - NEAR, to: width + NEAR }];

@@ -69,6 +69,7 @@ const ROPE: SuspensionKind<RopeTypes> = {
   name: 'rubber ropes',
   groups: [{ id: 'rope', place: 'under', title: 'Rope', buys: 'what it gives' }],
   rules: [],
+  arranged: false,
   joints: [],
   label: (path) => path,
   points: { ropeGive: point('rope', 'Give under 100 kg', 'Tape.', lengthRule(1, 200, 20), 1) },

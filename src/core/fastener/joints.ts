@@ -4,6 +4,9 @@ const LEGS = SIDES.flatMap((side) =>
   ['front', 'rear'].flatMap((bolt) => ['outer', 'inner'].map((leg) => `${side}, ${bolt} ${leg} leg`)),
 );
 
+/** Both springs of both axles of a pair. */
+const PAIRS = SIDES.flatMap((side) => ['front', 'rear'].map((axle) => `${side}, ${axle} axle`));
+
 /** Joints of an axle that are tightened to a figure, with each bolt that is read on its own. */
 export const JOINTS = {
   uBolts: { name: 'U-bolts', note: 'in stages, crosswise, even thread on all four legs', pivot: false, bolts: LEGS },
@@ -34,6 +37,26 @@ export const JOINTS = {
     note: 'end of the wire against its step in the seat',
     pivot: false,
     bolts: SIDES,
+  },
+  pairUBolts: {
+    name: 'U-bolts, both axles',
+    note: 'in stages, crosswise, even thread on all four legs',
+    pivot: false,
+    bolts: PAIRS.flatMap((of) => ['front bolt', 'rear bolt'].map((bolt) => `${of}, ${bolt}`)),
+  },
+  pairCentreBolt: { name: 'Centre bolt', note: 'spring clamped while it is tightened', pivot: false, bolts: PAIRS },
+  pairHangerEye: {
+    name: 'Hanger eye bolt',
+    note: 'bonded rubber: weight on the wheels first',
+    pivot: true,
+    bolts: PAIRS,
+  },
+  rockerPivot: { name: 'Rocker pivot', note: 'it must still swing by hand', pivot: true, bolts: SIDES },
+  rockerShackle: {
+    name: 'Shackles at the rocker',
+    note: 'the bolt turns in its bush: tight on its shoulder, plates free to swing',
+    pivot: true,
+    bolts: PAIRS.flatMap((of) => ['at the rocker', 'at the spring'].map((end) => `${of}, ${end}`)),
   },
   shockLower: { name: 'Shock, lower', note: '', pivot: false, bolts: SIDES },
   shockUpper: { name: 'Shock, upper', note: '', pivot: false, bolts: SIDES },

@@ -6,13 +6,16 @@ import { type HubTravel } from '../travel/hubTravel';
 import { slackVerdicts, type SlackItem, type SurveyAnswer } from '../travel/survey';
 import { type Verdict, type VerdictState } from '../verdict';
 import { type CoilCheck, type CoilStanding } from '../suspension/coilBeam/checks';
+import { type PairStanding, type TandemCheck } from '../suspension/tandem/checks';
 import { type LeafCheck } from '../suspension/longitudinalLeaf/checks';
 import { wedgeText } from './wedge';
 
 /** What a lift or a turn of the axle moves; nothing on the sheet tells yet how far it may go. */
 export const MOVED_ITEMS = ['stopGap', 'shockLength', 'driveline', 'steering'] as const;
 export type MovedItem = (typeof MOVED_ITEMS)[number];
-export type FitItem = LeafCheck | CoilCheck | 'located' | SlackItem | SafetyItem | MovedItem;
+export type FitItem = KindCheck | 'located' | SlackItem | SafetyItem | MovedItem;
+/** What the kinds of suspension ask themselves. */
+type KindCheck = LeafCheck | CoilCheck | TandemCheck;
 export type FitVerdict = Verdict<FitItem>;
 
 /** A plan or one of many ways, as far as it asks what must fit. */
@@ -24,7 +27,7 @@ export interface Work {
   /** How a leaf spring lies on the axle afterwards; null for any other. */
   arrangement: Arrangement | null;
   /** What the kind of suspension itself asks. @param facts null while it is not solved */
-  own: (facts: SolvedFacts | null) => Verdict<LeafCheck | CoilCheck>[];
+  own: (facts: SolvedFacts | null) => Verdict<KindCheck>[];
 }
 
 /** What a solved plan says of what must fit; the same whether it was solved just now or stored. */
@@ -35,6 +38,8 @@ export interface SolvedFacts {
   standing?: readonly StandingStress[];
   /** Of coils: both sides as built in every load state. */
   coils?: readonly CoilStanding[];
+  /** Of two axles that stand as one, likewise. */
+  pair?: readonly PairStanding[];
   /** How far the axle's nose turns up, rad; absent where it is not told. */
   noseUp?: number;
 }

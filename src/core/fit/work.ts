@@ -3,6 +3,8 @@ import { type CoilStanding, coilChecks } from '../suspension/coilBeam/checks';
 import { changesPack } from '../suspension/longitudinalLeaf/built';
 import { leafChecks } from '../suspension/longitudinalLeaf/checks';
 import { type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
+import { askedOf, pairChecks, type PairStanding } from '../suspension/tandem/checks';
+import { type TandemAxleInput } from '../suspension/tandem/input';
 import { type AxleInput, type AxlePrediction, type PredictionOf } from '../suspension/registry';
 import { worstTravel } from '../travel/hubTravel';
 import { type SolvedFacts, type Work } from './mustFit';
@@ -19,6 +21,12 @@ export const leafWork = (input: Pick<LeafAxleInput, 'arrangement' | 'changes' | 
 
 const coilWork: Work = { located: false, arrangement: null, own: (facts) => coilChecks(facts?.coils ?? []) };
 
+const pairWork = ({ kind, changes, wheelLimit }: Pick<TandemAxleInput, 'kind' | 'changes' | 'wheelLimit'>): Work => ({
+  located: changes.some((c) => c.kind === 'overAxle'),
+  arrangement: null,
+  own: (facts) => pairChecks(askedOf(kind, changes, wheelLimit), facts?.pair ?? []),
+});
+
 /** What a plan asks of what must fit, whatever carries the axle. A new kind is a line here and in `factsOf`. */
 export function workOf(input: AxleInput): Work {
   switch (input.kind) {
@@ -26,6 +34,9 @@ export function workOf(input: AxleInput): Work {
       return leafWork(input);
     case 'coilBeam':
       return coilWork;
+    case 'tandemEqualizer':
+    case 'tandemSlipper':
+      return pairWork(input);
   }
 }
 
@@ -36,6 +47,9 @@ export function factsOf(prediction: AxlePrediction): SolvedFacts {
       return { travel: worstTravel(prediction.sides), ...leafFacts(prediction) };
     case 'coilBeam':
       return { travel: worstTravel(prediction.sides), coils: coilFacts(prediction) };
+    case 'tandemEqualizer':
+    case 'tandemSlipper':
+      return { travel: worstTravel(prediction.sides), pair: pairFacts(prediction) };
   }
 }
 
@@ -63,5 +77,14 @@ const coilFacts = (prediction: PredictionOf<'coilBeam'>): CoilStanding[] =>
       if (!built) return [];
       const { stress, toSolid, toLoose, straight } = built;
       return [{ stress, toSolid, toLoose, straight }];
+    }),
+  );
+
+const pairFacts = (prediction: PredictionOf<'tandemEqualizer'> | PredictionOf<'tandemSlipper'>): PairStanding[] =>
+  Object.values(prediction.sides).flatMap((side) =>
+    (side?.states ?? []).flatMap(({ built }: { built: PairStanding | null }) => {
+      if (!built) return [];
+      const { front, rear, swing, stop, atStop, step } = built;
+      return [{ front, rear, swing, stop, atStop, step }];
     }),
   );

@@ -297,6 +297,29 @@ export const RULES = {
     ],
     { order: ['pivot bolts and nuts'] },
   ),
+  rocker: seen(
+    'hangers',
+    'Rocker and its pivot',
+    'Lever it up and down at the pivot; look for egged holes, cracks beside the pivot and arms that rub.',
+    [
+      ['sound', 'swings free, no play to be felt', 'pass'],
+      ['play', 'play at the pivot or bush worn through', 'replace'],
+      ['seized', 'does not swing: the axles do not share', 'replace'],
+      ['cracked', 'cracked, bent or its hanger torn', 'stop'],
+    ],
+    { source: LAW, pair: true, order: ['rocker, pivot bolt and bush', 'shackles and their bolts'] },
+  ),
+  slipper: seen(
+    'hangers',
+    'Slippers and the ends on them',
+    'Where the spring’s end slides: grooves in the face, wear of the tip, the bolt or lip that keeps it in.',
+    [
+      ['sound', 'sound, end well inside', 'pass'],
+      ['grooved', 'grooved, or the tip worn thin', 'replace'],
+      ['open', 'keeper bolt or lip gone', 'stop'],
+    ],
+    { source: LAW, order: ['slipper or its liner', 'keeper bolts'] },
+  ),
   bush: seen(
     'bushes',
     'Eye and shackle bushes',

@@ -49,6 +49,9 @@ export const PART_DIMENSIONS = {
   wire: { name: 'wire', rule: lengthRule(4, 45, 14) },
   outsideDiameter: { name: 'outside diameter', rule: lengthRule(40, 350, 130), hint: 'across a turn in the middle' },
   turns: { name: 'turns, end to end', rule: TURNS_RULE },
+  frontArm: { name: 'arm to the front spring', rule: lengthRule(30, 600, 110), hint: 'pivot to pin, level' },
+  rearArm: { name: 'arm to the rear spring', rule: lengthRule(30, 600, 110), hint: 'pivot to pin, level' },
+  pinsBelow: { name: 'pins below the pivot', rule: lengthRule(-150, 200), hint: 'minus above it' },
   // Derived from the leaves.
   leafCount: { name: 'leaves', rule: { dimension: 'count', unit: 'count', min: 1, max: 30 } },
   thickness: { name: 'thickness', rule: lengthRule(1, 300, 45) },
@@ -212,6 +215,13 @@ export const PART_KINDS = {
       { id: 'open', name: 'ends open' },
       { id: 'pigtail', name: 'ends drawn in' },
     ],
+  },
+  rocker: {
+    name: 'rocker',
+    plural: 'rockers',
+    leaves: 'none',
+    dimensions: ['frontArm', 'rearArm', 'pinsBelow', 'bore'],
+    forms: [],
   },
   coilSpacer: {
     name: 'coil spacer',

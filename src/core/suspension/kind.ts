@@ -130,9 +130,13 @@ export interface Otherwise<T extends KindTypes> {
 export interface SuspensionKind<T extends KindTypes> {
   readonly id: T['input']['kind'];
   readonly name: string;
+  /** Whether its springs lie over or under the axle, and somebody must say which. */
+  readonly arranged: boolean;
   /** What is read of it besides what is read of every axle, and the groups that stand in, in measuring order. */
   readonly groups: readonly PointGroup[];
   readonly points: Readonly<Record<string, Point>>;
+  /** Points that every axle has, where they are read otherwise of this kind. */
+  readonly calls?: Readonly<Record<string, { label: string; howTo: string }>>;
   /** What of the inspection is looked at on it, and the joints that are tightened to a figure. */
   readonly rules: readonly RuleId[];
   readonly joints: readonly JointId[];

@@ -11,6 +11,7 @@ import { type PointGroup } from '../sheet/point';
 import { SIDES, type Side } from '../vehicle/side';
 import { type KindTypes, type SuspensionKind } from './kind';
 import { COIL_BEAM, COIL_LINES, type CoilTypes } from './coilBeam/kind';
+import { TANDEM_EQUALIZER, TANDEM_LINES, TANDEM_SLIPPER, type TandemTypes } from './tandem/kind';
 import { LONGITUDINAL_LEAF, type LeafTypes } from './longitudinalLeaf/kind';
 import { LEAF_LINES } from './longitudinalLeaf/lines';
 
@@ -18,10 +19,14 @@ import { LEAF_LINES } from './longitudinalLeaf/lines';
 interface Kinds {
   longitudinalLeaf: LeafTypes;
   coilBeam: CoilTypes;
+  tandemEqualizer: TandemTypes<'tandemEqualizer'>;
+  tandemSlipper: TandemTypes<'tandemSlipper'>;
 }
 const KINDS: { [K in keyof Kinds]: SuspensionKind<Kinds[K]> } = {
   longitudinalLeaf: LONGITUDINAL_LEAF,
   coilBeam: COIL_BEAM,
+  tandemEqualizer: TANDEM_EQUALIZER,
+  tandemSlipper: TANDEM_SLIPPER,
 };
 
 export type KindId = keyof Kinds;
@@ -36,7 +41,7 @@ export type AxleInput = Kinds[KindId]['input'];
 export type AxlePrediction = { [K in KindId]: Prediction<Kinds[K]> }[KindId];
 
 /** What the lines of a ledger may be. */
-export const LEDGER_KINDS = [...FRAME_LINES, ...LEAF_LINES, ...COIL_LINES] as const;
+export const LEDGER_KINDS = [...FRAME_LINES, ...LEAF_LINES, ...COIL_LINES, ...TANDEM_LINES] as const;
 
 /** The prediction that an input gives. */
 export type PredictionFor<I extends AxleInput> = I extends AxleInput ? Prediction<Kinds[I['kind']]> : never;
@@ -49,6 +54,10 @@ export function predictAxle(input: AxleInput, ranked = true): Generator<void, Ax
       return predictCentral(KINDS.longitudinalLeaf, input, ranked);
     case 'coilBeam':
       return predictCentral(KINDS.coilBeam, input, ranked);
+    case 'tandemEqualizer':
+      return predictCentral(KINDS.tandemEqualizer, input, ranked);
+    case 'tandemSlipper':
+      return predictCentral(KINDS.tandemSlipper, input, ranked);
   }
 }
 
@@ -60,6 +69,11 @@ export const rulesOf = (kind: KindId, rearEnd: RearEnd | null): readonly RuleId[
   KINDS[kind].rules.filter((rule) => rearEnd !== 'pad' || rule !== 'shackle');
 export const jointsOf = (kind: KindId, rearEnd: RearEnd | null): readonly JointId[] =>
   KINDS[kind].joints.filter((joint) => rearEnd !== 'pad' || (joint !== 'shackleFrame' && joint !== 'shackleEye'));
+/** What a point that every axle has is called and how it is read, where the kind reads it otherwise. */
+export const callsOf = (kind: KindId, point: string): { label: string; howTo: string } | undefined =>
+  KINDS[kind].calls?.[point];
+/** Whether springs of a kind lie over or under their axle. */
+export const arrangedOf = (kind: KindId): boolean => KINDS[kind].arranged;
 /** Plain words for an input's path. */
 export const labelOf = (kind: KindId, path: string): string => KINDS[kind].label(path);
 
@@ -70,6 +84,10 @@ export function lacksOf(input: AxleInput): Lack[] {
       return lacks(KINDS.longitudinalLeaf, input);
     case 'coilBeam':
       return lacks(KINDS.coilBeam, input);
+    case 'tandemEqualizer':
+      return lacks(KINDS.tandemEqualizer, input);
+    case 'tandemSlipper':
+      return lacks(KINDS.tandemSlipper, input);
   }
 }
 
@@ -93,5 +111,9 @@ export function bandsOfAxle(
     return predictBands(KINDS.longitudinalLeaf, input, prediction, uniform, samples);
   if (input.kind === 'coilBeam' && prediction.kind === input.kind)
     return predictBands(KINDS.coilBeam, input, prediction, uniform, samples);
+  if (input.kind === 'tandemEqualizer' && prediction.kind === input.kind)
+    return predictBands(KINDS.tandemEqualizer, input, prediction, uniform, samples);
+  if (input.kind === 'tandemSlipper' && prediction.kind === input.kind)
+    return predictBands(KINDS.tandemSlipper, input, prediction, uniform, samples);
   throw new CoreError('bad-input', 'prediction', 'this answer is of another kind of suspension than the input');
 }

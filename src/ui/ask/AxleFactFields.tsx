@@ -2,7 +2,7 @@
 import { Checkbox, Select } from 'antd';
 import { useId } from 'react';
 import { AXLE_CLASSES, type AxleClass } from '@/core/sheet/axleClass';
-import { type KindId } from '@/core/suspension/registry';
+import { arrangedOf, type KindId } from '@/core/suspension/registry';
 import { Chips } from '../controls/Chips';
 
 /** What a job must know of its axle; null until somebody has looked. */
@@ -12,9 +12,9 @@ export interface AxleFactsDraft {
   steered: boolean;
 }
 
-/** Where a spring lies is asked of leaf springs only. */
+/** Where a spring lies is asked of leaf springs of any kind. */
 export const factsReady = (kind: KindId, arrangement: AxleFactsDraft['arrangement']): boolean =>
-  kind !== 'longitudinalLeaf' || arrangement !== null;
+  !arrangedOf(kind) || arrangement !== null;
 
 interface Props {
   kind: KindId;
@@ -40,7 +40,7 @@ export function AxleFactFields({ kind, facts, onChange }: Props) {
           onChange={(axleClass: AxleClass) => onChange({ axleClass })}
         />
       </div>
-      {kind === 'longitudinalLeaf' ? (
+      {arrangedOf(kind) ? (
         <Chips
           label="Spring lies, needed"
           shown

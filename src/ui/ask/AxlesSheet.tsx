@@ -6,7 +6,7 @@ import { useId } from 'react';
 import { type JobAxleAct } from '@/contracts/jobAxle';
 import { type JobView } from '@/contracts/job';
 import { AXLE_NAMES, SUSPENSIONS } from '@/core/suspension/names';
-import { KIND_IDS, type KindId } from '@/core/suspension/registry';
+import { arrangedOf, KIND_IDS, type KindId } from '@/core/suspension/registry';
 import { formOf } from '@/core/vehicle/form';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
@@ -46,7 +46,7 @@ const emptyDraft = (position: Draft['position'], suspension: KindId): Draft => (
 
 function bodyOf(draft: Draft): JobAxleAct | undefined {
   const { id, position, suspension, wanted, tolerance, leafCount, axleClass, steered } = draft;
-  const arrangement = suspension === 'longitudinalLeaf' ? draft.arrangement : null;
+  const arrangement = arrangedOf(suspension) ? draft.arrangement : null;
   if (!wanted || !tolerance || !axleClass || !factsReady(suspension, arrangement)) return undefined;
   const ask = { wantedChange: wanted.value, wantedTyped: wanted.typed, guess: null, guessTyped: null };
   const within = { tolerance: tolerance.value, toleranceTyped: tolerance.typed };

@@ -3,7 +3,7 @@ import { Select } from 'antd';
 import { useId } from 'react';
 import { type KnownAxle } from '@/contracts/vehicle';
 import { type NewJob } from '@/contracts/ask';
-import { KIND_IDS, type KindId } from '@/core/suspension/registry';
+import { arrangedOf, KIND_IDS, type KindId } from '@/core/suspension/registry';
 import { AXLE_NAMES, SUSPENSIONS, type Suspension } from '@/core/suspension/names';
 import { formOf, VEHICLE_FORM_IDS, type VehicleFormId } from '@/core/vehicle/form';
 import { Chips } from '../controls/Chips';
@@ -53,11 +53,11 @@ export function vehicleBody(v: VehicleDraft, axles: readonly KnownAxle[]): NewJo
   if (v.axleId) {
     const known = axles.find((a) => a.id === v.axleId);
     if (!unseen(known)) return { kind: 'known', axleId: v.axleId, facts: null };
-    const arrangement = known && known.suspension !== 'longitudinalLeaf' ? null : v.arrangement;
+    const arrangement = known && !arrangedOf(known.suspension) ? null : v.arrangement;
     if (!known || !axleClass || !factsReady(known.suspension, arrangement)) return undefined;
     return { kind: 'known', axleId: v.axleId, facts: { arrangement, axleClass, steered } };
   }
-  const arrangement = suspension === 'longitudinalLeaf' ? v.arrangement : null;
+  const arrangement = arrangedOf(suspension) ? v.arrangement : null;
   if (!name.trim() || !v.wheelbase || !axleClass || !factsReady(suspension, arrangement)) return undefined;
   const wheelbase = { wheelbase: v.wheelbase.value, wheelbaseTyped: v.wheelbase.typed };
   const { hitched } = formOf(form);

@@ -28,6 +28,19 @@ function refusal(kind: ChangeKind, view: JobView, lines: readonly DraftLine[]): 
 
 const EYE_NAMES = { upturned: 'upturned', berlin: 'centred', downturned: 'downturned' };
 
+const AgeChips = ({ line, onPick }: { line: DraftLine; onPick: (used: boolean) => void }) => (
+  <Chips
+    label="They are"
+    shown
+    options={[
+      { id: 'new', name: 'new' },
+      { id: 'used', name: 'used' },
+    ]}
+    value={line.used ? 'used' : 'new'}
+    onPick={(id) => onPick(id === 'used')}
+  />
+);
+
 /** The plan of changes, line by line. */
 export function PlanEditor({ view, plan, children }: { view: JobView; plan: PlanHandle; children?: ReactNode }) {
   const { lines, set } = plan;
@@ -51,7 +64,7 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
         <p className="muted">Nothing planned yet. Add a change below; its effect shows at once.</p>
       ) : null}
       {lines.map((line) => {
-        const { name, fields } = CHANGES[line.kind];
+        const { name, fields, inHand } = CHANGES[line.kind];
         return (
           <div key={line.key} className="change" role="group" aria-label={name}>
             <div className="change-head">
@@ -60,11 +73,11 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
                 {line.part ? <span className="muted small"> {line.part.partName}</span> : null}
                 {line.pack ? <span className="muted small"> {line.pack.partName ?? 'from the bench'}</span> : null}
               </h3>
-              {line.kind === 'addLeaf' || line.kind === 'coil' ? (
+              {inHand ? (
                 <Chips
-                  label={line.kind === 'coil' ? 'Its figures come from' : 'Leaf’s figures come from'}
+                  label={line.kind === 'addLeaf' ? 'Leaf’s figures come from' : 'Its figures come from'}
                   options={[
-                    { id: 'measured', name: line.kind === 'coil' ? 'coil in hand' : 'leaf in hand' },
+                    { id: 'measured', name: inHand },
                     { id: 'catalogue', name: 'catalogue' },
                   ]}
                   value={line.source}
@@ -92,19 +105,11 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
                   value={line.ends ?? null}
                   onPick={(ends) => replace(line.key, { ends })}
                 />
-                <Chips
-                  label="They are"
-                  shown
-                  options={[
-                    { id: 'new', name: 'new' },
-                    { id: 'used', name: 'used' },
-                  ]}
-                  value={line.used ? 'used' : 'new'}
-                  onPick={(id) => replace(line.key, { used: id === 'used' })}
-                />
+                <AgeChips line={line} onPick={(used) => replace(line.key, { used })} />
               </div>
             ) : null}
-            {line.kind === 'shackle' && view.pack.rearEnd === null ? (
+            {line.kind === 'springs' ? <AgeChips line={line} onPick={(used) => replace(line.key, { used })} /> : null}
+            {line.kind === 'shackle' && view.axle.suspension === 'longitudinalLeaf' && view.pack.rearEnd === null ? (
               <p>
                 <Marked kind="look">
                   Nobody said whether the spring’s eye hangs below the shackle’s pivot or stands above it; below is

@@ -14,11 +14,18 @@ import { useSend } from '../job/useSend';
 import { faultText } from '../prediction/useWorker';
 import { type PlanHandle } from './usePlan';
 
+/** The plans of a job solved side by side. */
+export interface OwnPlans {
+  plans: readonly Ranked[];
+  solving: boolean;
+  fault: string | null;
+}
+
 interface Props {
   job: JobHandle;
   plan: PlanHandle;
-  /** The plans solved side by side; left out where they are not. */
-  compared?: { plans: readonly Ranked[]; solving: boolean; fault: string | null };
+  /** Left out where they are not solved. */
+  compared?: OwnPlans;
 }
 
 /** The plans of a job: several by name, one at work, side by side with how it stands today. */

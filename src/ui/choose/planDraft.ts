@@ -15,87 +15,136 @@ interface PlanField {
 }
 
 /** What each kind of change asks for. */
-export const CHANGES: Record<ChangeKind, { name: string; fields: readonly PlanField[]; forms?: 'eyes' | 'coilEnds' }> =
-  {
-    addLeaf: {
-      name: 'Leaf added',
-      fields: [
-        { id: 'front', label: 'Pin to front tip', rule: lengthRule(40, 1500, 450) },
-        { id: 'rear', label: 'Pin to rear tip', rule: lengthRule(40, 1500, 450) },
-        { id: 'thickness', label: 'Thickness', rule: lengthRule(3, 40, 8) },
-        {
-          id: 'camber',
-          label: 'Free camber',
-          rule: lengthRule(-300, 500, 90),
-          hint: 'string across its tips, lying free',
-        },
-      ],
-    },
-    removeLeaf: {
-      name: 'Leaf taken out',
-      fields: [
-        { id: 'leaf', label: 'Which leaf', rule: countRule(2, 30), hint: 'counted from the main leaf, which is 1' },
-      ],
-    },
-    pack: { name: 'Other pack', fields: [] },
-    rearch: {
-      name: 'Re-arched',
-      fields: [
-        {
-          id: 'camber',
-          label: 'Camber gained',
-          rule: lengthRule(-100, 200, 25),
-          hint: 'over the main leaf; specialist work, with a crack test',
-        },
-      ],
-    },
-    eyes: { name: 'Main leaf with other eyes', fields: [], forms: 'eyes' },
-    block: {
-      name: 'Block',
-      fields: [
-        {
-          id: 'height',
-          label: 'Block height after the work',
-          rule: lengthRule(0, 300, 40),
-          hint: '0 takes it out; under the axle a block lowers',
-        },
-      ],
-    },
-    shackle: {
-      name: 'Shackle',
-      fields: [{ id: 'length', label: 'New shackle, bolt to bolt', rule: lengthRule(30, 300, 110) }],
-    },
-    overAxle: {
-      name: 'Spring over the axle',
-      fields: [{ id: 'height', label: 'New perch height', rule: lengthRule(0, 300, 20), hint: 'on top of the tube' }],
-    },
-    coil: {
-      name: 'Other coils',
-      forms: 'coilEnds',
-      fields: [
-        { id: 'free', label: 'Free length', rule: lengthRule(80, 1000, 380), hint: 'standing by itself' },
-        { id: 'wire', label: 'Wire', rule: lengthRule(4, 45, 14) },
-        {
-          id: 'outside',
-          label: 'Outside diameter',
-          rule: lengthRule(40, 350, 130),
-          hint: 'across a turn in the middle',
-        },
-        { id: 'turns', label: 'Turns, end to end', rule: TURNS_RULE, hint: 'quarters counted' },
-      ],
-    },
-    spacer: {
-      name: 'Seat spacers',
-      fields: [
-        {
-          id: 'height',
-          label: 'Spacers after the work',
-          rule: lengthRule(0, 150, 20),
-          hint: '0 takes them out; never stacked',
-        },
-      ],
-    },
-  };
+export const CHANGES: Record<
+  ChangeKind,
+  { name: string; fields: readonly PlanField[]; forms?: 'eyes' | 'coilEnds'; inHand?: string }
+> = {
+  addLeaf: {
+    name: 'Leaf added',
+    inHand: 'leaf in hand',
+    fields: [
+      { id: 'front', label: 'Pin to front tip', rule: lengthRule(40, 1500, 450) },
+      { id: 'rear', label: 'Pin to rear tip', rule: lengthRule(40, 1500, 450) },
+      { id: 'thickness', label: 'Thickness', rule: lengthRule(3, 40, 8) },
+      {
+        id: 'camber',
+        label: 'Free camber',
+        rule: lengthRule(-300, 500, 90),
+        hint: 'string across its tips, lying free',
+      },
+    ],
+  },
+  removeLeaf: {
+    name: 'Leaf taken out',
+    fields: [
+      { id: 'leaf', label: 'Which leaf', rule: countRule(2, 30), hint: 'counted from the main leaf, which is 1' },
+    ],
+  },
+  pack: { name: 'Other pack', fields: [] },
+  rearch: {
+    name: 'Re-arched',
+    fields: [
+      {
+        id: 'camber',
+        label: 'Camber gained',
+        rule: lengthRule(-100, 200, 25),
+        hint: 'over the main leaf; specialist work, with a crack test',
+      },
+    ],
+  },
+  eyes: { name: 'Main leaf with other eyes', fields: [], forms: 'eyes' },
+  block: {
+    name: 'Block',
+    fields: [
+      {
+        id: 'height',
+        label: 'Block height after the work',
+        rule: lengthRule(0, 300, 40),
+        hint: '0 takes it out; under the axle a block lowers',
+      },
+    ],
+  },
+  shackle: {
+    name: 'Shackle',
+    fields: [{ id: 'length', label: 'New shackle, bolt to bolt', rule: lengthRule(30, 300, 110) }],
+  },
+  overAxle: {
+    name: 'Spring over the axle',
+    fields: [{ id: 'height', label: 'New perch height', rule: lengthRule(0, 300, 20), hint: 'on top of the tube' }],
+  },
+  coil: {
+    name: 'Other coils',
+    inHand: 'coil in hand',
+    forms: 'coilEnds',
+    fields: [
+      { id: 'free', label: 'Free length', rule: lengthRule(80, 1000, 380), hint: 'standing by itself' },
+      { id: 'wire', label: 'Wire', rule: lengthRule(4, 45, 14) },
+      {
+        id: 'outside',
+        label: 'Outside diameter',
+        rule: lengthRule(40, 350, 130),
+        hint: 'across a turn in the middle',
+      },
+      { id: 'turns', label: 'Turns, end to end', rule: TURNS_RULE, hint: 'quarters counted' },
+    ],
+  },
+  springs: {
+    name: 'Other springs',
+    inHand: 'springs in hand',
+    fields: [
+      { id: 'leaves', label: 'Leaves in one spring', rule: countRule(1, 15) },
+      { id: 'full', label: 'Of full length', rule: countRule(1, 15), hint: 'the main leaf counted' },
+      { id: 'width', label: 'Leaf width', rule: lengthRule(30, 130, 50) },
+      { id: 'thickness', label: 'Leaf thickness', rule: lengthRule(3, 25, 7) },
+      { id: 'outer', label: 'Hanger eye to centre bolt', rule: lengthRule(120, 1200, 330) },
+      { id: 'inner', label: 'Inner end to centre bolt', rule: lengthRule(120, 1200, 330) },
+      {
+        id: 'free',
+        label: 'Free arch',
+        rule: lengthRule(-100, 400, 80),
+        hint: 'end to end down to the top face at the bolt, nothing on it',
+      },
+    ],
+  },
+  rocker: {
+    name: 'Other rocker',
+    fields: [
+      { id: 'front', label: 'Arm to the front spring', rule: lengthRule(30, 600, 110) },
+      { id: 'rear', label: 'Arm to the rear spring', rule: lengthRule(30, 600, 110) },
+      { id: 'below', label: 'Pins below the pivot', rule: lengthRule(-150, 200), hint: 'level; minus above it' },
+    ],
+  },
+  slipper: {
+    name: 'Slippers',
+    fields: [
+      {
+        id: 'drop',
+        label: 'Frame to the slipper’s face',
+        rule: lengthRule(-100, 500, 110),
+        hint: 'in the holes they are to hang in',
+      },
+    ],
+  },
+  riser: {
+    name: 'Risers at the hangers',
+    fields: [{ id: 'height', label: 'All hangers lower by', rule: lengthRule(0, 300, 50) }],
+  },
+  hitch: {
+    name: 'Coupling higher or lower',
+    fields: [{ id: 'by', label: 'Higher by', rule: lengthRule(-400, 400), hint: 'minus is lower' }],
+  },
+  spacer: {
+    name: 'Seat spacers',
+    fields: [
+      {
+        id: 'height',
+        label: 'Spacers after the work',
+        rule: lengthRule(0, 150, 20),
+        hint: '0 takes them out; never stacked',
+      },
+    ],
+  },
+};
 
 /** One line of the plan while it is being typed. */
 export interface DraftLine {
@@ -110,6 +159,7 @@ export interface DraftLine {
   form?: EyeForm;
   /** Of other coils. */
   ends?: CoilEnds;
+  /** Of other coils and springs. */
   used?: boolean;
   /** A pack is taken from the shelf whole, never typed. */
   pack?: PackChange;
@@ -129,6 +179,7 @@ export function completeLine(line: DraftLine): ChangeRow | undefined {
     if (!line.ends) return undefined;
     entries.push(['ends', line.ends], ['used', line.used ?? false], ['source', line.source]);
   }
+  if (line.kind === 'springs') entries.push(['used', line.used ?? false], ['source', line.source]);
   if (line.kind === 'addLeaf') {
     entries.push(['source', line.source]);
     if (line.camberKnown === false && line.source === 'catalogue') entries.push(['camberKnown', false]);
@@ -145,7 +196,7 @@ export function lineOf(change: ChangeRow, index: number): DraftLine {
       { value: stored[id] as number, typed: stored[`${id}Typed`] as string },
     ]),
   );
-  const source = change.kind === 'addLeaf' || change.kind === 'coil' ? change.source : 'measured';
+  const source = 'source' in change && change.kind !== 'pack' ? change.source : 'measured';
   const { partId, partName } = stored as { partId?: string; partName?: string };
   return {
     key: `stored-${index}`,
@@ -155,7 +206,8 @@ export function lineOf(change: ChangeRow, index: number): DraftLine {
     ...(partId && partName && { part: { partId, partName } }),
     ...(change.kind === 'addLeaf' && { camberKnown: change.camberKnown }),
     ...(change.kind === 'eyes' && { form: change.form }),
-    ...(change.kind === 'coil' && { ends: change.ends, used: change.used }),
+    ...(change.kind === 'coil' && { ends: change.ends }),
+    ...((change.kind === 'coil' || change.kind === 'springs') && { used: change.used }),
     ...(change.kind === 'pack' && { pack: change }),
   };
 }

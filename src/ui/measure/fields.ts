@@ -4,7 +4,7 @@ import { formOf } from '@/core/vehicle/form';
 import { otherOf, SIDES, type Side } from '@/core/vehicle/side';
 import { POINT_IDS, pointOf, type GroupId, type PointId } from '@/core/measure/points';
 import { type PointGroup } from '@/core/sheet/point';
-import { groupsOf } from '@/core/suspension/registry';
+import { callsOf, groupsOf } from '@/core/suspension/registry';
 
 /** One field of the measuring sheet. */
 export interface FieldAt {
@@ -21,7 +21,16 @@ export const sameField = (p: FieldAt | null, q: FieldAt | null): boolean =>
   p !== null && q !== null && fieldKey(p) === fieldKey(q);
 
 /** Points read again with another load aboard, of any kind of axle. */
-const AGAIN: readonly PointId[] = ['hubToLip', 'loadedArch', 'coilLength', 'padLoad', 'axleLoad', 'otherAxleLip'];
+const AGAIN: readonly PointId[] = [
+  'hubToLip',
+  'loadedArch',
+  'coilLength',
+  'pairArchFront',
+  'pairArchRear',
+  'padLoad',
+  'axleLoad',
+  'otherAxleLip',
+];
 const againOf = (view: JobView): PointId[] => {
   const groups = groupsOf(view.axle.suspension).map((g) => g.id);
   return AGAIN.filter((point) => groups.includes(pointOf(point).group));
@@ -50,11 +59,12 @@ const READ_AT_PAD: Partial<Record<PointId, string>> = {
 export const pointName = (view: JobView, point: PointId): string =>
   (formOf(view.vehicle.form).hitched && AT_COUPLING[point]) ||
   (view.pack.rearEnd === 'pad' && AT_PAD[point]) ||
-  pointOf(point).label;
+  (callsOf(view.axle.suspension, point)?.label ?? pointOf(point).label);
 
 /** How a point is read on this vehicle. */
 export const howTo = (view: JobView, point: PointId): string =>
-  (view.pack.rearEnd === 'pad' && READ_AT_PAD[point]) || pointOf(point).howTo;
+  (view.pack.rearEnd === 'pad' && READ_AT_PAD[point]) ||
+  (callsOf(view.axle.suspension, point)?.howTo ?? pointOf(point).howTo);
 
 /** Whether a vehicle has what a point reads: a coupling no springs of its own, a spring's end under a pad no shackle. */
 const has = (view: JobView, point: PointId): boolean =>

@@ -30,6 +30,7 @@ const USED_COIL = { value: 0, half90: 3 };
 export const COIL_BEAM: SuspensionKind<CoilTypes> = {
   id: 'coilBeam',
   name: 'coils on a beam axle',
+  arranged: false,
   groups: COIL_GROUPS,
   points: COIL_POINTS,
   rules: [

@@ -51,6 +51,7 @@ const FINENESS: Record<Care, Fineness> = {
 export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
   id: 'longitudinalLeaf',
   name: 'leaf springs along the frame',
+  arranged: true,
   groups: LEAF_GROUPS,
   points: LEAF_POINTS,
   rules: [

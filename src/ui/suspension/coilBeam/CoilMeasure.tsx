@@ -5,12 +5,11 @@ import { type GroupId } from '@/core/measure/points';
 import { assembleCoil } from '@/core/suspension/coilBeam/assemble';
 import { COIL_FLAG_RULES, coilConsistency } from '@/core/suspension/coilBeam/consistency';
 import { COIL_POINT_OF } from '@/core/suspension/coilBeam/narrowing';
-import { asItStands, worstTravel } from '@/core/travel/hubTravel';
 import { Marked } from '../../controls/Mark';
 import { Sheet } from '../../controls/Sheet';
 import { type StationProps } from '../../frame/JobFrame';
 import { useJob, type JobHandle } from '../../job/useJob';
-import { type Assumptions } from '../../measure/assumptions';
+import { assumedOf } from '../../measure/assumedOf';
 import { type FieldHooks } from '../../measure/FieldOfSheet';
 import { MeasureSheet, type Extras } from '../../measure/MeasureSheet';
 import { SecondLoad } from '../../measure/SecondLoad';
@@ -35,25 +34,16 @@ export function CoilMeasure({ first, people, person }: StationProps) {
   const side = prediction?.sides.left ? 'left' : 'right';
   const shown = prediction?.sides[side];
   const state = shown?.states[0];
-  const assumptions = useMemo((): Assumptions | null => {
-    const wanted = shown?.states[view.states.findIndex((s) => s.wanted)] ?? shown?.states[0];
-    if (!wanted || !planned) return null;
-    const travel = worstTravel(prediction?.sides);
-    const half = wanted.firstOrder;
-    return {
-      ranked: wanted.contributions
-        .filter((c) => c.origin === 'assumed' && c.effect > 0)
-        .map(({ path, effect }) => {
-          const point = COIL_POINT_OF[path] ?? null;
-          const narrows = point ? half - Math.sqrt(Math.max(0, half * half - effect * effect)) : 0;
-          return { path, point, effect, narrows };
-        }),
-      by: 'plan',
-      trial: '',
-      half,
-      travel: travel && (planned ? travel : asItStands(travel)),
-    };
-  }, [shown, prediction, planned, view.states]);
+  const assumptions = useMemo(
+    () =>
+      assumedOf(
+        prediction,
+        view.states.findIndex((s) => s.wanted),
+        COIL_POINT_OF,
+        planned,
+      ),
+    [prediction, planned, view.states],
+  );
   const flags = useMemo(() => coilConsistency(sheet), [sheet]);
   const { sides } = input;
   const read = missing.length === 0;

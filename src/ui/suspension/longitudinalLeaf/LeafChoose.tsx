@@ -1,80 +1,45 @@
 'use client';
-import { Marked } from '../../controls/Mark';
 import Link from 'next/link';
-import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
-import { fitRows } from '@/contracts/fit';
-import { type ShelfItem } from '@/contracts/shelf';
+import { useMemo } from 'react';
+import { type JobView } from '@/contracts/job';
+import { type ChangeRow } from '@/contracts/plan';
+import { sheetOf } from '@/contracts/sheet';
 import { stockPartOf } from '@/contracts/stock';
 import { uboltsOf } from '@/contracts/ubolts';
-import { type JobView } from '@/contracts/job';
-import { sheetOf } from '@/contracts/sheet';
-import { type Side } from '@/core/vehicle/side';
-import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
-import { lacksOf } from '@/core/suspension/registry';
-import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLeaf/kind';
-import { assemble, type Assembled } from '@/core/suspension/longitudinalLeaf/assemble';
-import { provisional } from '@/core/suspension/longitudinalLeaf/provisional';
-import { factsOf } from '@/core/fit/work';
 import { uboltNeed } from '@/core/selection/uboltNeed';
-import { call } from '../../job/api';
-import { Waiting } from '../../controls/Waiting';
+import { assemble, type Assembled } from '@/core/suspension/longitudinalLeaf/assemble';
+import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLeaf/kind';
+import { provisional } from '@/core/suspension/longitudinalLeaf/provisional';
+import { type Side } from '@/core/vehicle/side';
 import { CandidatesSheet } from '../../candidates/CandidatesSheet';
-import { SchoolsSheet } from '../../candidates/SchoolsSheet';
-import { LoadDeflection } from '../../chart/LoadDeflection';
+import { ChooseFrame, shownOf } from '../../choose/ChooseFrame';
+import { PlanEditor } from '../../choose/PlanEditor';
+import { useChoose } from '../../choose/useChoose';
+import { Marked } from '../../controls/Mark';
 import { Sheet } from '../../controls/Sheet';
+import { Waiting } from '../../controls/Waiting';
 import { ElevationDrawing } from '../../drawing/ElevationDrawing';
-import { JobFrame, type StationProps } from '../../frame/JobFrame';
-import { useJob } from '../../job/useJob';
-import { assumedParts } from './assumedParts';
+import { type StationProps } from '../../frame/JobFrame';
 import { usePrediction } from '../../prediction/usePrediction';
 import { SpringSheet } from '../../spring/SpringSheet';
 import { addedLeafIndex } from './addedLeaf';
-import { CostsSheet } from '../../choose/CostsSheet';
+import { assumedParts } from './assumedParts';
 import { FiguresSheet } from './FiguresSheet';
-import { LedgerSheet } from '../../choose/LedgerSheet';
-import { GapsSheet } from '../../choose/GapsSheet';
-import { StateBar } from '../../choose/StateBar';
-import { Trouble } from '../../choose/Trouble';
 import { LeafChecks } from './LeafChecks';
 import { useOwnPlans } from './ownPlans';
-import { LevelSheet } from '../../choose/LevelSheet';
-import { PlanEditor } from '../../choose/PlanEditor';
-import { PlansSheet } from '../../choose/PlansSheet';
 import { WhatIfSheet } from './WhatIfSheet';
-import { StoreSheet } from '../../choose/StoreSheet';
-import { usePlan } from '../../choose/usePlan';
+
+const assembledLeaf = (view: JobView, changes: readonly ChangeRow[]) => assemble(sheetOf(view, changes));
 
 /** Choose, for an axle on leaf springs. */
 export function LeafChoose({ first, people, person }: StationProps) {
-  const job = useJob(first);
-  const { view } = job;
-  const plan = usePlan(job);
-  const [side, setSide] = useState<Side>('left');
-  const [stateId, setStateId] = useState(view.states.find((s) => s.wanted)?.id ?? view.states[0]?.id ?? '');
-  const changesText = JSON.stringify(plan.changes);
-  const assembled = useMemo(
-    () => assemble(sheetOf(view, JSON.parse(changesText) as JobView['plan']['changes'])),
-    [view, changesText],
-  );
-  const standing = useMemo(() => assemble(sheetOf(view, [])).input, [view]);
-  const lacks = lacksOf(assembled.input);
-  const ready = lacks.length === 0;
-  const { prediction, bands, refused, fault, progress, stop } = usePrediction(ready ? assembled.input : null);
-  const shownSide = prediction?.sides[side] ?? null;
-  const at = Math.max(0, shownSide?.states.findIndex((s) => s.id === stateId) ?? 0);
-  const state = shownSide?.states[at];
-  const facts = useMemo(() => (prediction ? factsOf(prediction) : null), [prediction]);
-  const planned = useMemo(
-    () => ({ ...view, plan: { ...view.plan, changes: JSON.parse(changesText) as JobView['plan']['changes'] } }),
-    [view, changesText],
-  );
-  const checks = useMemo(() => fitRows(planned, facts, assembled), [planned, facts, assembled]);
-  const parts = useQuery({
-    queryKey: ['job-parts', view.id],
-    queryFn: () => call<ShelfItem[]>(`/api/jobs/${view.id}/parts`, 'GET'),
-  });
-  const stock = useMemo(() => parts.data?.map(stockPartOf) ?? [], [parts.data]);
+  const at = useChoose(first, assembledLeaf);
+  const { job, view, plan, assembled, standing, side, ready, changesText, shelf } = at;
+  const solved = usePrediction(ready ? assembled.input : null);
+  const { prediction } = solved;
+  const { shown, state } = shownOf(prediction, at);
+  const stock = useMemo(() => shelf?.map(stockPartOf) ?? [], [shelf]);
   const bolts = useMemo(() => uboltsOf(view), [view]);
   const compared = useOwnPlans(job, { input: standing, stock, ubolts: bolts }, 2);
   const needed =
@@ -85,104 +50,64 @@ export function LeafChoose({ first, people, person }: StationProps) {
   const orders = needed ? uboltNeed(assembled.input, assembled.input.changes, bolts) : null;
   const refusedHere = assembled.refused.find((r) => r.side === side);
   return (
-    <JobFrame view={view} station="choose" people={people} person={person} rows={facts ? checks : undefined}>
-      <StateBar
-        view={view}
-        side={side}
-        onSide={setSide}
-        stateId={state?.id ?? stateId}
-        onState={setStateId}
-        known={shownSide?.states}
-      >
-        {view.job.noBlocks && plan.changes.some((c) => c.kind === 'block' && c.height > 0) ? (
+    <ChooseFrame
+      at={at}
+      solved={solved}
+      people={people}
+      person={person}
+      compared={compared}
+      handbook={shown?.handbook ? shown.handbook.change : undefined}
+      bar={
+        view.job.noBlocks && plan.changes.some((c) => c.kind === 'block' && c.height > 0) ? (
           <Marked kind="look">the goal says no blocks</Marked>
-        ) : null}
-      </StateBar>
-      <div className="sheets choose-grid">
-        <div className="sheets">
-          <Sheet title={`Elevation, ${side}`} aside={<span className="muted">was dashed, becomes solid</span>}>
-            <Elevations view={view} assembled={assembled} side={side} shown={shownSide} state={state} />
-          </Sheet>
-          <PlansSheet job={job} plan={plan} compared={compared} />
-          <PlanEditor view={view} plan={plan}>
-            <p>
-              <Link href={`/bench?job=${view.id}`} prefetch={false}>
-                Lay this pack on the bench
-              </Link>{' '}
-              <span className="muted">to mix it with another leaf by leaf</span>
-            </p>
-            <p className="muted small">
-              Spring leaves are never heated, welded, torch-cut or drilled. Re-arching is specialist work with a crack
-              test.
-            </p>
-          </PlanEditor>
-          {ready && shownSide ? (
-            <WhatIfSheet key={changesText} input={assembled.input} side={side} stateId={state?.id ?? stateId} />
-          ) : null}
-          <CandidatesSheet job={job} plan={plan} input={standing} ubolts={bolts} />
-          {shownSide && state?.old ? (
-            <SpringSheet
-              input={assembled.input}
-              side={side}
-              addedLeaf={addedLeafIndex(assembled.input)}
-              stops={shownSide.states.flatMap((s) => (s.old ? [{ name: s.name, load: s.old.load }] : []))}
-            />
-          ) : null}
-          {shownSide && shownSide.curve.length > 0 ? (
-            <Sheet title="Height over load, one spring">
-              <LoadDeflection
-                curve={shownSide.curve}
-                states={shownSide.states.flatMap((s, k) =>
-                  s.built
-                    ? [
-                        {
-                          name: s.name,
-                          load: s.built.load,
-                          height: s.after ?? s.change,
-                          half90: bands?.[side]?.[k]?.half ?? s.firstOrder,
-                        },
-                      ]
-                    : [],
-                )}
-                absolute={state?.before !== null}
-              />
-            </Sheet>
-          ) : null}
-          {shownSide && state?.old ? <FiguresSheet side={shownSide} state={state} /> : null}
-        </div>
-        <div className="sheets">
-          {refusedHere ? (
-            <div className="note" role="alert">
-              <p className="stop-word">STOP: {refusedHere.reason}.</p>
-            </div>
-          ) : null}
-          <Trouble refused={refused} fault={fault} />
-          {shownSide && state ? (
-            <LedgerSheet
-              view={view}
-              sideName={side}
-              state={state}
-              handbook={shownSide.handbook ? shownSide.handbook.change : undefined}
-              band={bands?.[side]?.[at]}
-              progress={progress}
-              onStop={stop}
-            />
-          ) : (
-            <GapsSheet view={view} missing={assembled.missing} lacks={lacks} solving={progress !== null} />
-          )}
-          {prediction && shownSide ? <LevelSheet view={view} prediction={prediction} /> : null}
-          <StoreSheet job={job} plan={plan} ready={ready && refused === null} />
-          <LeafChecks
-            view={view}
-            rows={checks}
-            prediction={prediction}
-            offer={orders ? { job, orders, shelf: parts.data ?? [] } : null}
-          />
-          <CostsSheet job={job} />
-          <SchoolsSheet job={job} />
-        </div>
-      </div>
-    </JobFrame>
+        ) : null
+      }
+      drawing={
+        <Sheet title={`Elevation, ${side}`} aside={<span className="muted">was dashed, becomes solid</span>}>
+          <Elevations view={view} assembled={assembled} side={side} shown={shown} state={state} />
+        </Sheet>
+      }
+      lead={
+        refusedHere ? (
+          <div className="note" role="alert">
+            <p className="stop-word">STOP: {refusedHere.reason}.</p>
+          </div>
+        ) : null
+      }
+      figures={shown && state?.old ? <FiguresSheet side={shown} state={state} /> : null}
+      checks={(rows) => (
+        <LeafChecks
+          view={view}
+          rows={rows}
+          prediction={prediction}
+          offer={orders ? { job, orders, shelf: shelf ?? [] } : null}
+        />
+      )}
+    >
+      <PlanEditor view={view} plan={plan}>
+        <p>
+          <Link href={`/bench?job=${view.id}`} prefetch={false}>
+            Lay this pack on the bench
+          </Link>{' '}
+          <span className="muted">to mix it with another leaf by leaf</span>
+        </p>
+        <p className="muted small">
+          Spring leaves are never heated, welded, torch-cut or drilled. Re-arching is specialist work with a crack test.
+        </p>
+      </PlanEditor>
+      {ready && shown ? (
+        <WhatIfSheet key={changesText} input={assembled.input} side={side} stateId={state?.id ?? at.stateId} />
+      ) : null}
+      <CandidatesSheet job={job} plan={plan} input={standing} ubolts={bolts} />
+      {shown && state?.old ? (
+        <SpringSheet
+          input={assembled.input}
+          side={side}
+          addedLeaf={addedLeafIndex(assembled.input)}
+          stops={shown.states.flatMap((s) => (s.old ? [{ name: s.name, load: s.old.load }] : []))}
+        />
+      ) : null}
+    </ChooseFrame>
   );
 }
 

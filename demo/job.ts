@@ -1,0 +1,53 @@
+import { type NewFinding } from '@/contracts/finding';
+import { type NewJobInput } from '@/contracts/ask';
+import { type JobAxleInput } from '@/contracts/jobAxle';
+import { type VehicleEdit } from '@/contracts/vehicle';
+import { type NewTorque } from '@/contracts/torque';
+import { type ChangeRow } from '@/contracts/plan';
+import { type Seen } from '@/contracts/seen';
+import { type PointId } from '@/core/measure/points';
+import { type EyeForm } from '@/core/mechanics/leafpack/eyes';
+
+export type Texts = Partial<Record<PointId, string>>;
+
+/** What is read, found and planned of one axle. */
+export interface DemoAxle {
+  findings?: Omit<NewFinding, 'id' | 'leafId' | 'place' | 'placeTyped'>[];
+  torques?: Omit<NewTorque, 'id'>[];
+  uboltBend?: 'tube' | 'pack';
+  /** What is seen of it and not measured. */
+  seen?: Seen;
+  pack: DemoPack;
+  /** The pack of the right side, where it is unlike the left one's. */
+  own?: { pack: DemoPack; once: Texts; leaves: DemoLeaf[] };
+  /** Readings of the axle as a whole. */
+  once: Texts;
+  left: Texts;
+  right: Texts;
+  /** The same spring read again with its usual load aboard. */
+  second?: { once: Texts; left: Texts; right: Texts };
+  leaves: DemoLeaf[];
+  changes: ChangeRow[];
+}
+
+interface DemoPack {
+  eyeForm: EyeForm | null;
+  seatShape: 'flat' | 'concentric' | 'unknown';
+  rusty: boolean;
+}
+
+/** Thickness, front tip, rear tip of a leaf; from the main leaf down, which has no tips. */
+type DemoLeaf = [thickness: string, front?: string, rear?: string];
+
+export interface DemoJob extends DemoAxle {
+  ask: Omit<NewJobInput, 'id'>;
+  /** What the first heights were read in. */
+  day: { fuel: number | null; tyrePressure: number | null; tyrePressureTyped: string | null };
+  ratings?: VehicleEdit['ratings'];
+  sideFindings?: { what: string; urgency: 'now' | 'soon' | 'nextVisit' }[];
+  failures?: { place: string; km: number; cause: string }[];
+  /** Other axles the same job works on. */
+  also?: (DemoAxle & { take: Omit<Extract<JobAxleInput, { act: 'add' }>, 'id'> })[];
+  /** How the hidden truth departs from what was measured; present when the job is proven. */
+  truth?: { spread: number; camberShort: number; seed: number };
+}

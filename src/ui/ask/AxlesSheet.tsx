@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useId } from 'react';
 import { type JobAxleAct } from '@/contracts/jobAxle';
 import { type JobView } from '@/contracts/job';
-import { AXLE_NAMES, SUSPENSIONS } from '@/core/suspension/names';
+import { AXLE_NAMES, axleName, SUSPENSIONS } from '@/core/suspension/names';
 import { arrangedOf, KIND_IDS, type KindId } from '@/core/suspension/registry';
 import { formOf } from '@/core/vehicle/form';
 import { Chips } from '../controls/Chips';
@@ -98,10 +98,10 @@ export function AxlesSheet({ job }: { job: JobHandle }) {
           return (
             <li key={x.id}>
               {x.id === view.id ? (
-                <strong>{AXLE_NAMES[x.position]} axle, this one</strong>
+                <strong>{axleName(x.position, x.suspension)}, this one</strong>
               ) : (
                 <Link className="link" href={`/jobs/${x.id}/ask`} prefetch={false}>
-                  {AXLE_NAMES[x.position]} axle
+                  {axleName(x.position, x.suspension)}
                 </Link>
               )}{' '}
               {at ? (
@@ -127,7 +127,7 @@ export function AxlesSheet({ job }: { job: JobHandle }) {
         })}
         {left.map((x) => (
           <li key={x.id} className="muted">
-            {AXLE_NAMES[x.position]} axle, left out; what was read of it is kept{' '}
+            {axleName(x.position, x.suspension)}, left out; what was read of it is kept{' '}
             <button
               type="button"
               className="link"

@@ -9,15 +9,15 @@ import { chartLine, figureAxis, wasNowLegend, type ChartInk, type ChartOption } 
 interface Props {
   curve: readonly CurvePoint[];
   states: readonly { name: string; load: number; height: number; half90: number }[];
-  /** Whether heights are hub to lip or only changes. */
-  absolute: boolean;
+  /** What the heights are called; null where they are only changes. */
+  name: string | null;
 }
 
 /**
  * Height over load on one spring: old dashed, new solid, each shaded between its loading branch (above) and its unloading
  * branch (below); load states ticked, with the 90 % band of the predicted height.
  */
-export function LoadDeflection({ curve, states, absolute }: Props) {
+export function LoadDeflection({ curve, states, name }: Props) {
   const { lengths } = useView();
   const optionOf = useCallback(
     (ink: ChartInk): ChartOption => {
@@ -52,7 +52,7 @@ export function LoadDeflection({ curve, states, absolute }: Props) {
         legend: wasNowLegend('old', 'new', text),
         xAxis: figureAxis(`load on this spring, ${mm ? 'kN' : 'lbf'}`, 'bottom', ink),
         yAxis: {
-          ...figureAxis(`${absolute ? 'hub to lip' : 'height change'}, ${mm ? 'mm' : 'in'}`, 'side', ink),
+          ...figureAxis(`${name?.toLowerCase() ?? 'height change'}, ${mm ? 'mm' : 'in'}`, 'side', ink),
           scale: true,
         },
         series: [
@@ -90,7 +90,7 @@ export function LoadDeflection({ curve, states, absolute }: Props) {
         ],
       };
     },
-    [curve, states, absolute, lengths],
+    [curve, states, name, lengths],
   );
   return (
     <>

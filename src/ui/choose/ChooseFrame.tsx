@@ -6,6 +6,7 @@ import { SchoolsSheet } from '../candidates/SchoolsSheet';
 import { LoadDeflection } from '../chart/LoadDeflection';
 import { Sheet } from '../controls/Sheet';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
+import { pointName } from '../measure/fields';
 import { type LivePreview } from '../prediction/usePrediction';
 import { ChecksSheet } from './ChecksSheet';
 import { CostsSheet } from './CostsSheet';
@@ -80,7 +81,7 @@ export function ChooseFrame(props: Props) {
                       ]
                     : [],
                 )}
-                absolute={state?.before !== null}
+                name={state?.before === null ? null : pointName(view, 'hubToLip')}
               />
             </Sheet>
           ) : null}

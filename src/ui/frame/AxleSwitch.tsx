@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { type JobView } from '@/contracts/job';
 import { type StationId } from '@/contracts/stationNames';
 import { stationStates } from '@/contracts/stations';
-import { AXLE_NAMES } from '@/core/suspension/names';
+import { axleName } from '@/core/suspension/names';
 import { Mark } from '../controls/Mark';
 import { STATION_MARKS } from './StationTape';
 
@@ -12,7 +12,7 @@ export function AxleSwitch({ view, station }: { view: JobView; station: StationI
   const views = [view, ...view.others];
   return (
     <nav className="axle-switch" aria-label="Axle at work">
-      {view.jobAxles.flatMap(({ id, position }) => {
+      {view.jobAxles.flatMap(({ id, position, suspension }) => {
         const at = views.find((v) => v.id === id);
         if (!at) return [];
         const { kind, word } = STATION_MARKS[stationStates(at)[station].state];
@@ -23,7 +23,7 @@ export function AxleSwitch({ view, station }: { view: JobView; station: StationI
             aria-current={id === view.id ? 'page' : undefined}
             prefetch={false}
           >
-            <Mark kind={kind} /> {AXLE_NAMES[position]} axle <span className="muted">{word}</span>
+            <Mark kind={kind} /> {axleName(position, suspension)} <span className="muted">{word}</span>
           </Link>,
         ];
       })}

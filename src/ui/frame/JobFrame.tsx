@@ -2,6 +2,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { type FitRow } from '@/contracts/fit';
 import { type JobView } from '@/contracts/job';
+import { axleName } from '@/core/suspension/names';
 import { type Person } from '@/contracts/person';
 import { openList } from '@/contracts/openList';
 import { type StationId } from '@/contracts/stationNames';
@@ -34,7 +35,7 @@ export function JobFrame({ view, station, people, person, rows, children }: Prop
   const { open, state } = states[station];
   return (
     <PageFrame
-      title={`${view.vehicle.name}, ${view.axle.position} axle`}
+      title={`${view.vehicle.name}, ${axleName(view.axle.position, view.axle.suspension)}`}
       note={view.job.complaint}
       people={people}
       person={person}

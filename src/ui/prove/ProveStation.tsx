@@ -3,6 +3,7 @@ import { Marked } from '../controls/Mark';
 import { Checkbox } from 'antd';
 import { useState } from 'react';
 import { type JobView } from '@/contracts/job';
+import { pointName } from '../measure/fields';
 import { type Outcome } from '@/contracts/build';
 import { SIDES, type Side } from '@/core/vehicle/side';
 import { summarise, type LedgerSummary } from '@/core/prediction/ledger';
@@ -65,10 +66,10 @@ export function ProveStation({ first, people, person }: StationProps) {
             label="Measured from"
             shown
             options={[
-              { id: 'hubToLip', name: 'hub to arch lip' },
+              { id: 'hubToLip', name: nameOf(view, 'hubToLip') },
               {
                 id: 'groundToLip',
-                name: 'ground to arch lip, same tyre pressure',
+                name: `${nameOf(view, 'groundToLip')}, same tyre pressure`,
                 disabled: !SIDES.some((s) => readBefore(view, 'groundToLip', s, stateId)),
               },
             ]}
@@ -144,7 +145,7 @@ export function ProveStation({ first, people, person }: StationProps) {
   );
 }
 
-const POINT_NAMES: Record<Proving, string> = { hubToLip: 'hub to arch lip', groundToLip: 'ground to arch lip' };
+const nameOf = (view: JobView, point: Proving): string => pointName(view, point).toLowerCase();
 
 interface ComparisonProps {
   point: Proving;
@@ -177,7 +178,7 @@ function Comparison({ view, point, stateId, side, summary: ledger, outcome, gues
   return (
     <div className="comparison" data-side={side}>
       <h3>
-        {side} <span className="muted">{POINT_NAMES[point]}</span>{' '}
+        {side} <span className="muted">{nameOf(view, point)}</span>{' '}
         {outcome ? (
           <Marked kind={outcome.inside ? 'done' : 'look'}>{outcome.inside ? 'inside' : 'outside'} the band</Marked>
         ) : (

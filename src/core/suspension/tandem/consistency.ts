@@ -17,12 +17,13 @@ export const TANDEM_FLAG_RULES = {
   pairOrder: 'a heavier load stands lower',
   pairRate: 'how far a second load lowers it against the springs’ sizes',
   pairTilt: 'tilt of the rocker against its stop',
+  pairStance: 'tilt or loads against pitch and arches',
   pairGap: 'rocker and springs against the spacing of the axles',
 } as const;
 export type TandemFlagRule = keyof typeof TANDEM_FLAG_RULES;
 
 /** mm, kg as a share; well above what tape and scale read apart. Chosen. */
-const LIMIT = { height: 30, arch: 14, ends: 14, sum: 0.06, share: 0.05, gap: 40 } as const;
+const LIMIT = { height: 30, arch: 14, ends: 14, sum: 0.06, share: 0.05, gap: 40, stance: 16 } as const;
 
 /** Everything in a sheet's before readings that does not go together. Empty when nothing contradicts. */
 export function tandemConsistency(sheet: TandemAxleSheet): Flag<TandemPoint, TandemFlagRule>[] {
@@ -124,8 +125,24 @@ export function tandemConsistency(sheet: TandemAxleSheet): Flag<TandemPoint, Tan
         at('pairLeaves'),
         ...others.map((s) => at('hubToLip', side, s.id)),
       );
+    const model = modelOf(input, side);
+    if (model && Math.abs(model.contradiction) > LIMIT.stance && (input.rocker === null || tilt !== undefined))
+      flag(
+        'pairStance',
+        [
+          'Pitch of the frame, both arches and ',
+          input.rocker ? 'the tilt of the rocker' : 'the loads of both axles',
+          ' miss each other by ',
+          { mm: Math.abs(model.contradiction) },
+          ': one was read wrong, or a hanger or seat does not stand where its twin does.',
+        ],
+        at('framePitch'),
+        at('pairArchFront', side),
+        at('pairArchRear', side),
+        ...(input.rocker ? [at('rockerTilt')] : [at('frontAxleLoad'), at('rearAxleLoad')]),
+      );
     if (input.rocker && front !== undefined && rear !== undefined) {
-      const share = shareOf(input, side);
+      const share = model?.figures([], 0)?.share ?? null;
       const unsprung = input.unsprung.value / 2;
       const weighed = (front - unsprung) / (front + rear - 2 * unsprung);
       if (share !== null && Math.abs(share - weighed) > LIMIT.share)
@@ -144,13 +161,12 @@ export function tandemConsistency(sheet: TandemAxleSheet): Flag<TandemPoint, Tan
   return found;
 }
 
-function shareOf(input: Parameters<typeof taughtPair>[0], side: Side): number | null {
+/** The side as it was read; null where its sizes are no springs. */
+function modelOf(input: Parameters<typeof taughtPair>[0], side: Side): TandemSideModel | null {
   try {
-    return (
-      new TandemSideModel(
-        draw(input, (e) => e.value),
-        side,
-      ).figures([], 0)?.share ?? null
+    return new TandemSideModel(
+      draw(input, (e) => e.value),
+      side,
     );
   } catch (error) {
     if (error instanceof CoreError) return null;

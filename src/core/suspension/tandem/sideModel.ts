@@ -69,6 +69,8 @@ export class TandemSideModel implements SideModel<DrawnChange, TandemFigures> {
   private readonly today: Build | undefined;
   /** What readings of the day add to each axle's free height, mm. */
   private readonly shift = { front: 0, rear: 0 };
+  /** By how much tilt of the rocker or loads, pitch and arches contradict one another, mm. */
+  readonly contradiction: number = 0;
   /** Of the frame as it stands, mm up to the model's constant. */
   private readonly height: number = 0;
 
@@ -100,6 +102,7 @@ export class TandemSideModel implements SideModel<DrawnChange, TandemFigures> {
     const ways = bare.front.reach * bare.front.arm + bare.rear.reach * bare.rear.arm;
     const step = (rocker ? Math.sin(rocker.tilt) * ways : 0) + (onEach.front - onEach.rear) * give;
     const off = step - input.pitch * input.spacing - (bare.front.rest - bare.rear.rest);
+    this.contradiction = off;
     this.shift = { front: off / 2, rear: -off / 2 };
     this.today = build;
     this.height = stanceOf(this.pairOf(build), this.baseLoad, input.pitch).height;

@@ -5,7 +5,7 @@ import { SIDES, type Side } from '../../vehicle/side';
 import { type Verdict } from '../../verdict';
 import { planned, type PlannedTandemChange } from './assemble';
 import { askedOf, pairChecks, type TandemCheck } from './checks';
-import { type PairSpring, type TandemAxleInput } from './input';
+import { type PairSpring, type RockerInput, type TandemAxleInput } from './input';
 import { TandemSideModel, type TandemFigures } from './sideModel';
 import { taughtPair } from './taught';
 
@@ -52,14 +52,21 @@ export interface PairWay {
 }
 
 /** Another spring must come this near to the old one's width, and its halves, to sit between the same hangers, mm; chosen. */
-const SUITS = { width: 3, half: 12, inside: 8 } as const;
+const SUITS = { width: 3, half: 12, inside: 8, arms: 16 } as const;
 /** Nearer than this no prediction tells apart, mm. */
 const ALIKE = 3;
 const PIECES: Record<PairPart['what']['kind'], number> = { springs: 4, shackle: 8, rocker: 2, slipper: 4 };
 
 /** Why a part is never offered for this pair; null when it may be. */
-export function pairRefusal({ what }: PairPart, spring: PairSpring): string | null {
-  if (what.kind === 'rocker') return null;
+export function pairRefusal(
+  { what }: PairPart,
+  { spring, rocker }: { spring: PairSpring; rocker: RockerInput | null },
+): string | null {
+  if (what.kind === 'rocker') {
+    if (!rocker) return 'there is no rocker';
+    const wider = what.front + what.rear - rocker.front.value - rocker.rear.value;
+    return Math.abs(wider) > SUITS.arms ? 'its pins do not stand over the springs’ ends' : null;
+  }
   if (what.kind !== 'springs') {
     if (what.inside === null) return 'its inside width is not known';
     const room = what.inside - spring.width.value;
@@ -98,7 +105,7 @@ export function pairWays(
   const { spring, rocker } = input;
   const sides = SIDES.filter((side) => input.sides[side].spring !== null);
   if (!spring || sides.length === 0) return [];
-  const fit = parts.filter((part) => pairRefusal(part, spring) === null);
+  const fit = parts.filter((part) => pairRefusal(part, { spring, rocker }) === null);
   const of = (kind: PairPart['what']['kind']) => fit.filter((p) => p.what.kind === kind);
   const slippers = of('slipper');
   const plain = of('springs').filter((p) => p.what.kind === 'springs' && p.what.plainEnd);

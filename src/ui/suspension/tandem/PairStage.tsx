@@ -98,7 +98,7 @@ export function PairStage({ input, standing, side, state, radius }: Props) {
 
 const shares = (shown: TandemFigures): string => {
   const front = Math.round((100 * shown.front.wheel) / (shown.front.wheel + shown.rear.wheel));
-  return `${front} : ${100 - front}`;
+  return `${front}:${100 - front}`;
 };
 const degrees = (rad: number): string => ((Math.abs(rad) * 180) / Math.PI).toFixed(0);
 

@@ -189,7 +189,7 @@ function FrameForces({ s, shown, kg }: { s: Scale; shown: TandemFigures; kg: (va
   const top = s.y(52) - 6;
   return (
     <g>
-      {forces.map(({ x, value, name }) => (
+      {forces.map(({ x, value, name }, k) => (
         <g key={name}>
           <path
             d={`M${s.x(x)} ${top - 18}V${top}M${s.x(x) - 4} ${top - 7}L${s.x(x)} ${top + 1}L${s.x(x) + 4} ${top - 7}`}
@@ -197,7 +197,12 @@ function FrameForces({ s, shown, kg }: { s: Scale; shown: TandemFigures; kg: (va
             stroke="var(--ink)"
             strokeWidth="1.6"
           />
-          <text x={s.x(x) + 9} y={top - 6} className="num">
+          <text
+            x={s.x(x) + (k === forces.length - 1 ? -9 : 9)}
+            y={top - 6}
+            textAnchor={k === forces.length - 1 ? 'end' : 'start'}
+            className="num"
+          >
             {kg(value)}
           </text>
         </g>

@@ -11,6 +11,7 @@ import {
   openLine,
   upright,
   weight,
+  type DimensionMark,
   type Figure,
   type ShapeMark,
 } from '../../figure/marks';
@@ -89,6 +90,9 @@ function shapeRead({ view, values, side }: FigureParts): { shape: PairShape; kno
 const marksOf = (shape: PairShape, s: Scale, known: boolean): ShapeMark[] =>
   pairPieces(shape, s).map(({ path, look }) => ({ path, look: look === 'line' ? 'thin' : 'outline', known }));
 
+/** The figure beside its line, where the part itself is in the way. */
+const beside = (mark: DimensionMark, by: number): DimensionMark => ({ ...mark, x: mark.x + by });
+
 const frameLine = (s: Scale, left: number, right: number): ShapeMark => ({
   path: openLine([
     { x: s.x(left), y: s.y(0) },
@@ -123,9 +127,12 @@ function springFigure(parts: FigureParts): Figure {
       };
       const arch = (line: typeof front, point: PointId) => {
         const mark = upright(given(point, side), px(line.seat), px(chord(line)), s.x(line.seat.x));
-        return { ...mark, x: mark.x + 40 };
+        return { ...mark, x: mark.x + (line === rear ? -40 : 40) };
       };
-      const leaf = { x: rear.seat.x + shape.outer * 0.3, y: rear.seat.y + shape.arch.rear * 0.09 - shape.thickness };
+      const leaf = {
+        x: rear.seat.x + shape.outer * 0.45,
+        y: rear.seat.y + shape.arch.rear * 0.2 - shape.thickness / 2,
+      };
       const above = s.y(20) - 34;
       return {
         shapes: [
@@ -185,28 +192,31 @@ function rockerFigure(parts: FigureParts): Figure | null {
     front: true,
     scaled: true,
     extent: { left: pivot.x - wide, right: pivot.x + wide, top: 30, bottom: low },
-    margin: { left: 16, right: 16, top: 20, bottom: 112 },
+    margin: { left: 16, right: 16, top: 20, bottom: 84 },
     marks: (s) => {
       const px = (p: { x: number; y: number }) => ({ x: s.x(p.x), y: s.y(p.y) });
       const given = (point: PointId) => ({ at: field(point), known: values(point).known });
       const arms = values('rockerFront').known && values('rockerRear').known;
-      const inside = (shapes: ShapeMark[]) => shapes;
       const under = s.y(low) + 22;
       const flat = { x: pivot.x - wide * 0.8, y: pivot.y };
       const touching = pivot.y + Math.tan(values('rockerStop').value) * wide * 0.8;
       return {
-        shapes: inside([
+        shapes: [
           frameLine(s, pivot.x - wide, pivot.x + wide),
           ...pairPieces(shape, s)
             .filter((p) => ['rocker', 'shackle', 'pivot', 'pin'].includes(p.part))
             .map(({ path }): ShapeMark => ({ path, look: 'outline', known: known && arms })),
           { path: openLine([px({ x: pivot.x, y: 0 }), px(pivot)]), look: 'thin', known: true },
           { path: openLine([px(flat), px({ x: pivot.x + wide * 0.8, y: pivot.y })]), look: 'thin', known: true },
-        ]),
+        ],
         dimensions: [
           level(given('rockerFront'), px(front), px(pivot), under),
           level(given('rockerRear'), px(pivot), px(rear), under),
-          angle(given('rockerTilt'), px(pivot), px(flat), px(front), 78),
+          {
+            ...angle(given('rockerTilt'), px(pivot), px(flat), px(front), 78),
+            x: s.x(pivot.x - wide * 0.86),
+            y: s.y(pivot.y) - 18,
+          },
           angle(
             given('rockerStop'),
             px(pivot),
@@ -267,12 +277,15 @@ function pairFigure(parts: FigureParts): Figure {
         shapes: [frameLine(s, front.eye.x - 60, rear.eye.x + 110), ...marksOf(shape, s, known)],
         dimensions: [
           level(given('axleSpacing'), px(front.hub), px(rear.hub), under),
-          upright(given('outerDrop'), { x: s.x(front.eye.x), y: s.y(0) }, px(front.eye), left),
-          upright(
-            given('innerDrop'),
-            { x: s.x(rear.inner.x), y: s.y(0) },
-            { x: s.x(rear.inner.x), y: s.y(-(shape.innerDrop.front + shape.innerDrop.rear) / 2) },
-            s.x(rear.inner.x + 56),
+          beside(upright(given('outerDrop'), { x: s.x(front.eye.x), y: s.y(0) }, px(front.eye), left), -28),
+          beside(
+            upright(
+              given('innerDrop'),
+              { x: s.x(rear.inner.x), y: s.y(0) },
+              { x: s.x(rear.inner.x), y: s.y(-(shape.innerDrop.front + shape.innerDrop.rear) / 2) },
+              s.x(rear.inner.x + 56),
+            ),
+            30,
           ),
           leader(given('pairTube'), px({ x: front.hub.x, y: front.hub.y - shape.tube / 4 }), {
             x: s.x(front.hub.x) - 76,

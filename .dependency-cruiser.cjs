@@ -40,7 +40,7 @@ module.exports = {
     core('parts', 'units/'),
     core('inspection', 'units/'),
     core('procedure', 'units/'),
-    core('fit', ...SPRINGS, 'procedure/'),
+    core('fit', ...INPUTS, 'mechanics/', 'fastener/', 'travel/', 'suspension/registry', 'procedure/'),
     core('height', ...SPRINGS, 'measure/'),
     core('bench', ...SPRINGS, 'measure/', 'parts/'),
     core('selection', ...SPRINGS, 'measure/', 'parts/', 'procedure/'),

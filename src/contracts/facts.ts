@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { type SolvedFacts } from '@/core/fit/mustFit';
+import { type LeafStanding } from '@/core/suspension/longitudinalLeaf/checks';
+import { type KindStanding } from '@/core/suspension/registry';
 import { hubDrop, worstTravel, type HubTravel } from '@/core/travel/hubTravel';
 
 const stresses = z.array(z.array(z.number()));
@@ -20,21 +22,32 @@ const pair = z.object({
   step: z.object({ up: z.number(), down: z.number() }).nullable(),
 });
 
+const stored = z.object({
+  ubolt: z.unknown(),
+  left: travel,
+  right: travel,
+  working: stresses,
+  clamped: stresses,
+  coils: z.array(coil),
+  pair: z.array(pair),
+});
+
 /** What a stored prediction says of what must fit, out of its immutable result; empty where an older core did not say. */
-export const factsSchema = z
-  .object({
-    ubolt: z.unknown(),
-    left: travel,
-    right: travel,
-    working: stresses,
-    clamped: stresses,
-    coils: z.array(coil),
-    pair: z.array(pair),
-  })
-  .transform(({ ubolt, left, right, working, clamped, coils, pair }): SolvedFacts => ({
-    ubolt: (ubolt ?? null) as NonNullable<SolvedFacts['ubolt']> | null,
-    travel: worstTravel({ left, right }),
-    ...(coils.length > 0 && { coils }),
-    ...(pair.length > 0 && { pair }),
-    standing: [...working.map((w) => ({ working: w })), ...clamped.map((c) => ({ working: [], clamped: c }))],
-  }));
+export const factsSchema = stored.transform(({ left, right, ...kinds }): SolvedFacts => ({
+  travel: worstTravel({ left, right }),
+  own: ownOf(kinds),
+}));
+
+/** What the kind's checks hang on; which kind it is of shows in what there is. */
+function ownOf(kinds: Omit<z.infer<typeof stored>, 'left' | 'right'>): KindStanding {
+  const { ubolt, working, clamped, coils, pair } = kinds;
+  if (coils.length > 0) return { kind: 'coilBeam', of: coils };
+  if (pair.length > 0) return { kind: 'tandemEqualizer', of: pair };
+  return {
+    kind: 'longitudinalLeaf',
+    of: {
+      ubolt: (ubolt ?? null) as LeafStanding['ubolt'],
+      standing: [...working.map((w) => ({ working: w })), ...clamped.map((c) => ({ working: [], clamped: c }))],
+    },
+  };
+}

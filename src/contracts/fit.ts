@@ -1,5 +1,5 @@
 import { ruleOf } from '@/core/inspection/rules';
-import { workOf } from '@/core/fit/work';
+import { askedOf } from '@/core/suspension/registry';
 import { mustFit, MOVED_ITEMS, type FitVerdict, type Known, type SolvedFacts } from '@/core/fit/mustFit';
 import { AXLE_CLASSES } from '@/core/sheet/axleClass';
 import { axleMassIn } from '@/core/sheet/reading';
@@ -59,7 +59,7 @@ export const checkRows = (
   view: AxleView,
   facts: SolvedFacts | null,
   { input, refused }: Pick<Assembled, 'input' | 'refused'> = assembledOf(view),
-): FitVerdict[] => mustFit(workOf(input), facts, knownOf(view, refused));
+): FitVerdict[] => mustFit(askedOf(input), facts, knownOf(view, refused));
 
 const TOLD_ONLY: ReadonlySet<string> = new Set(MOVED_ITEMS);
 

@@ -20,14 +20,14 @@ export interface OpenItem {
 
 /** Findings after which an axle counts as inspected: six in ten of the places its kind asks for. */
 const lookedAt = ({ axle, pack }: AxleView): number =>
-  Math.ceil(0.6 * rulesOf(axle.suspension, pack.rearEnd).reduce((sum, rule) => sum + (ruleOf(rule).once ? 1 : 2), 0));
+  Math.ceil(0.6 * rulesOf(axle.suspension, pack).reduce((sum, rule) => sum + (ruleOf(rule).once ? 1 : 2), 0));
 
 const open = (text: string): OpenItem => ({ text, stop: false });
 const stop = (text: string): OpenItem => ({ text, stop: true });
 
 /** Joints that are not final, in words: what the wrench has still to do. */
 export function looseJoints(view: AxleView): string[] {
-  return jointsOf(view.axle.suspension, view.pack.rearEnd).flatMap((joint) => {
+  return jointsOf(view.axle.suspension, view.pack).flatMap((joint) => {
     const entry = view.torques.find((t) => t.joint === joint);
     if (!settledStage(entry?.stage)) return [`${JOINTS[joint].name}: not final`];
     if (entry?.stage === 'notTouched') return [];

@@ -55,7 +55,10 @@ test('a job on coils goes from Ask to a proven height on its own sheet', async (
   await page.getByRole('button', { name: 'Store this prediction' }).click();
   await expect(page.getByRole('region', { name: 'Stored predictions' })).toContainText('Coil spacer 20');
   const stored = await get(request, path);
-  expect(stored.predictions[0]!.facts.coils!.length).toBeGreaterThan(0);
+  expect(stored.predictions[0]!.facts.own).toMatchObject({
+    kind: 'coilBeam',
+    of: expect.arrayContaining([expect.anything()]),
+  });
   // A part of another kind of suspension has no place in this plan.
   const astray = await request.put(`/api${path}/plan`, {
     data: { version: stored.plan.version, changes: [{ kind: 'block', height: 40, heightTyped: '40' }] },

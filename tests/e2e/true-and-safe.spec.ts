@@ -101,7 +101,7 @@ test('after heights alone finish nothing: what is open is named, closing is refu
     code: 'stops-open',
     message: expect.stringContaining('Wheel nuts: not final'),
   });
-  for (const joint of jointsOf('longitudinalLeaf', null))
+  for (const joint of jointsOf('longitudinalLeaf', { rearEnd: null }))
     expect((await post(request, job, '/torques', { joint, ...torque, stage: 'notTouched' })).ok()).toBe(true);
   expect(await (await close('')).json()).toMatchObject({ field: 'note' });
   expect((await close('the owner knows')).ok()).toBe(true);

@@ -63,6 +63,8 @@ interface RopeTypes {
   beside: object;
   fasteners: object;
   line: 'knot' | 'rope';
+  check: 'frayed';
+  standing: { loads: number[] };
 }
 const ROPE: SuspensionKind<RopeTypes> = {
   id: 'rubberRope',
@@ -116,6 +118,12 @@ const ROPE: SuspensionKind<RopeTypes> = {
   rubbing: () => 1,
   beside: () => ({}),
   fasteners: () => ({}),
+  work: () => ({
+    located: false,
+    arrangement: null,
+    own: (standing) => [{ item: 'frayed', state: standing ? 'fits' : 'not checked', text: '' }],
+  }),
+  standing: (states) => ({ loads: states.flatMap(({ built }) => (built ? [built.load] : [])) }),
 };
 
 const read = (name: string, value: number, side: Side | null = null, stateId: string | null = null) => ({

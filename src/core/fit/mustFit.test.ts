@@ -3,15 +3,16 @@ import { finish } from '../finish';
 import { assemble } from '../suspension/longitudinalLeaf/assemble';
 import { type PlannedChange } from '../suspension/longitudinalLeaf/sheet';
 import { type Answer, type SafetyItem } from '../procedure/safety';
-import { predictAxle } from '../suspension/registry';
+import { type LeafStanding } from '../suspension/longitudinalLeaf/checks';
+import { askedOf, predictAxle } from '../suspension/registry';
 import { hubDrop } from '../travel/hubTravel';
 import { allFit } from '../verdict';
-import { factsOf, leafWork } from './work';
+import { factsOf } from './work';
 import { mustFit, type FitItem, type Known, type SolvedFacts, type Work } from './mustFit';
 import { wedgeText } from './wedge';
 
 const inputOf = (...changes: PlannedChange[]) => assemble(flatbedSheet(changes)).input;
-const work = (...changes: PlannedChange[]): Work => leafWork(inputOf(...changes));
+const work = (...changes: PlannedChange[]): Work => askedOf(inputOf(...changes));
 const SHACKLE: PlannedChange = { kind: 'shackle', length: 120 };
 const threads = { exposedAfter: 12, threadsLeft: 8, engagement: 'fits', runOut: 'fits', reason: '' } as const;
 const travel = (lift: number) => ({
@@ -20,10 +21,12 @@ const travel = (lift: number) => ({
   droopToday: hubDrop(52),
   droopPlanned: hubDrop(lift + 52),
 });
-const facts = (more: Partial<SolvedFacts> = {}): SolvedFacts => ({
-  ubolt: threads,
+const facts = ({ ubolt, standing, ...more }: Partial<SolvedFacts & LeafStanding> = {}): SolvedFacts => ({
   travel: travel(60),
-  standing: [{ working: [480, 430], clamped: [500] }],
+  own: {
+    kind: 'longitudinalLeaf',
+    of: { ubolt: ubolt ?? threads, standing: standing ?? [{ working: [480, 430], clamped: [500] }] },
+  },
   ...more,
 });
 const known = (answer: Answer | ((item: SafetyItem) => Answer), more: Partial<Known> = {}): Known => ({
@@ -114,8 +117,9 @@ test('a raised frame warns of the brake valve, a lowered one says so too', () =>
 test('what a prediction says is taken over whole: bolts, stress, travel and the turn of the axle', () => {
   const input = inputOf({ kind: 'shackle', length: 125 });
   const said = factsOf(finish(predictAxle(input, false)));
-  expect(said.ubolt).toMatchObject({ engagement: 'fits' });
-  expect(said.standing!.length).toBe(4);
+  const { ubolt, standing } = said.own.of as LeafStanding;
+  expect(ubolt).toMatchObject({ engagement: 'fits' });
+  expect(standing.length).toBe(4);
   expect(said.travel!.planned).toBeGreaterThan(4);
   // A longer shackle lets the rear eye down, and the nose of the axle with it up: the seat stands lower behind.
   expect(said.noseUp!).toBeGreaterThan(0);

@@ -1,45 +1,27 @@
-import { type UboltVerdict } from '../fastener/ubolt';
-import { type StandingStress } from '../mechanics/leafpack/stress';
-import { type Arrangement } from '../mechanics/stack/stack';
 import { fitItems, type Answer, type SafetyItem } from '../procedure/safety';
 import { type HubTravel } from '../travel/hubTravel';
 import { slackVerdicts, type SlackItem, type SurveyAnswer } from '../travel/survey';
 import { type Verdict, type VerdictState } from '../verdict';
-import { type CoilCheck, type CoilStanding } from '../suspension/coilBeam/checks';
-import { type PairStanding, type TandemCheck } from '../suspension/tandem/checks';
-import { type LeafCheck } from '../suspension/longitudinalLeaf/checks';
+import { type Asked, type KindCheck, type KindStanding } from '../suspension/registry';
 import { wedgeText } from './wedge';
 
 /** What a lift or a turn of the axle moves; nothing on the sheet tells yet how far it may go. */
 export const MOVED_ITEMS = ['stopGap', 'shockLength', 'driveline', 'steering'] as const;
 export type MovedItem = (typeof MOVED_ITEMS)[number];
 export type FitItem = KindCheck | 'located' | SlackItem | SafetyItem | MovedItem;
-/** What the kinds of suspension ask themselves. */
-type KindCheck = LeafCheck | CoilCheck | TandemCheck;
 export type FitVerdict = Verdict<FitItem>;
 
 /** A plan or one of many ways, as far as it asks what must fit. */
-export interface Work {
-  /** A block or another perch carries the spring afterwards. */
-  located: boolean;
+export interface Work extends Asked {
   /** kg that a pack put in the place of the old one may carry; null when nobody knows, absent without one. */
   packRating?: number | null;
-  /** How a leaf spring lies on the axle afterwards; null for any other. */
-  arrangement: Arrangement | null;
-  /** What the kind of suspension itself asks. @param facts null while it is not solved */
-  own: (facts: SolvedFacts | null) => Verdict<KindCheck>[];
 }
 
 /** What a solved plan says of what must fit; the same whether it was solved just now or stored. */
 export interface SolvedFacts {
   travel: HubTravel | null;
-  /** Of a leaf spring: its U-bolts, and both sides as built in every load state. */
-  ubolt?: UboltVerdict | 'new set' | null;
-  standing?: readonly StandingStress[];
-  /** Of coils: both sides as built in every load state. */
-  coils?: readonly CoilStanding[];
-  /** Of two axles that stand as one, likewise. */
-  pair?: readonly PairStanding[];
+  /** What the kind's own checks hang on. */
+  own: KindStanding;
   /** How far the axle's nose turns up, rad; absent where it is not told. */
   noseUp?: number;
 }
@@ -68,7 +50,7 @@ export function mustFit(work: Work, facts: SolvedFacts | null, known: Known): Fi
   const rows: FitVerdict[] = [];
   const say = (item: FitItem, state: VerdictState, text = '') => rows.push({ item, state, text });
   for (const { reason } of known.refused) say('located', 'does not fit', reason);
-  rows.push(...work.own(facts));
+  rows.push(...work.own(facts?.own ?? null));
   // Lines that somebody looked at under the vehicle; the card's own two questions cover the rest.
   for (const line of slackVerdicts(known.survey, facts?.travel ?? null)) {
     const answer = known.survey.find((a) => a.item === line.item)?.answer;

@@ -5,6 +5,7 @@ import { type RuleId } from '../inspection/rules';
 import { type Point, type PointGroup } from '../sheet/point';
 import { type AxleSheet } from '../sheet/reading';
 import { type Side } from '../vehicle/side';
+import { type Verdict } from '../verdict';
 
 /** A load aboard, as it reaches one axle. */
 export interface LoadState {
@@ -87,6 +88,22 @@ export interface Assembly<I, P extends string = string> {
   refused: { side: Side; reason: string }[];
 }
 
+/** A plan as far as its kind asks what must fit. */
+export interface KindWork<C extends string = string, S = object> {
+  /** A block or another perch carries the spring afterwards. */
+  located: boolean;
+  /** How a leaf spring lies on the axle afterwards; null for any other, or where a wedge is of no use. */
+  arrangement: 'over' | 'under' | null;
+  /** What the kind itself asks. @param standing null while it is not solved */
+  own: (standing: S | null) => Verdict<C>[];
+}
+
+/** What was seen of an axle and decides what there is to look at; null where nobody looked. */
+export interface KindSeen {
+  /** What holds a leaf spring's rear end. */
+  rearEnd: string | null;
+}
+
 /** The types that a kind is made of. */
 export interface KindTypes {
   /** What was read, seen and planned of its axle. */
@@ -106,6 +123,18 @@ export interface KindTypes {
   fasteners: object;
   /** Kinds of its ledger lines. */
   line: string;
+  /** What it asks of what must fit, and what of a prediction those checks hang on. */
+  check: string;
+  standing: object;
+}
+
+/** A side in one load state before and after, as far as checks hang on it. */
+export interface BuiltState<F> {
+  side: Side;
+  /** The state of the day. */
+  today: boolean;
+  old: F | null;
+  built: F | null;
 }
 
 export type ModelOf<T extends KindTypes> = SideModel<T['change'], T['figures']> & T['model'];
@@ -140,6 +169,8 @@ export interface SuspensionKind<T extends KindTypes> {
   /** What of the inspection is looked at on it, and the joints that are tightened to a figure. */
   readonly rules: readonly RuleId[];
   readonly joints: readonly JointId[];
+  /** Of these, what an axle of which this was seen does not have. */
+  readonly absent?: (seen: KindSeen) => { rules: readonly RuleId[]; joints: readonly JointId[] };
   /** Plain words for one of its inputs, by its path. */
   label(path: string): string;
   assemble(sheet: T['sheet']): Assembly<T['input']>;
@@ -171,4 +202,10 @@ export interface SuspensionKind<T extends KindTypes> {
   /** @param side the base load state of the side as predicted: its change lines */
   beside(drawn: T['drawn'], model: ModelOf<T>, lines: readonly ChangeLine[]): T['beside'];
   fasteners(input: T['input'], drawn: T['drawn']): T['fasteners'];
+  /** What a plan asks of what must fit. */
+  work(input: T['input']): KindWork<T['check'], T['standing']>;
+  /** What a prediction says of it. @param states both sides in every load state */
+  standing(states: readonly BuiltState<T['figures']>[], fasteners: T['fasteners']): T['standing'];
+  /** How far the axle's nose turns up, rad; undefined where the kind does not tell. */
+  noseUp?(states: readonly BuiltState<T['figures']>[]): number | undefined;
 }

@@ -1,15 +1,14 @@
 import { CoreError } from '../errors';
 import { type Uniform } from '../estimate/estimate';
 import { predictBands, type Band } from '../prediction/band';
-import { predictCentral, type Prediction } from '../prediction/central';
+import { predictCentral, type Prediction, type StatePrediction } from '../prediction/central';
 import { FRAME_LINES } from '../prediction/ledger';
 import { type JointId } from '../fastener/joints';
 import { type RuleId } from '../inspection/rules';
-import { type RearEnd } from '../mechanics/linkage/installed';
 import { COMMON_GROUPS } from '../sheet/common';
 import { type PointGroup } from '../sheet/point';
 import { SIDES, type Side } from '../vehicle/side';
-import { type KindTypes, type SuspensionKind } from './kind';
+import { type BuiltState, type KindTypes, type KindSeen, type KindWork, type SuspensionKind } from './kind';
 import { COIL_BEAM, COIL_LINES, type CoilTypes } from './coilBeam/kind';
 import { TANDEM_EQUALIZER, TANDEM_LINES, TANDEM_SLIPPER, type TandemTypes } from './tandem/kind';
 import { LONGITUDINAL_LEAF, type LeafTypes } from './longitudinalLeaf/kind';
@@ -64,11 +63,15 @@ export function predictAxle(input: AxleInput, ranked = true): Generator<void, Ax
 /** What is read of an axle of a kind, group by group in measuring order: what every axle has, then what the kind adds. */
 export const groupsOf = (kind: KindId): readonly PointGroup[] => [...COMMON_GROUPS, ...KINDS[kind].groups];
 
-/** @param rearEnd what holds a leaf spring's rear end, where somebody looked: under a pad there is no shackle to look at or to tighten */
-export const rulesOf = (kind: KindId, rearEnd: RearEnd | null): readonly RuleId[] =>
-  KINDS[kind].rules.filter((rule) => rearEnd !== 'pad' || rule !== 'shackle');
-export const jointsOf = (kind: KindId, rearEnd: RearEnd | null): readonly JointId[] =>
-  KINDS[kind].joints.filter((joint) => rearEnd !== 'pad' || (joint !== 'shackleFrame' && joint !== 'shackleEye'));
+/** What is looked at, and what is tightened to a figure, of an axle of which this was seen. */
+export function rulesOf(kind: KindId, seen: KindSeen): readonly RuleId[] {
+  const absent = KINDS[kind].absent?.(seen).rules ?? [];
+  return KINDS[kind].rules.filter((rule) => !absent.includes(rule));
+}
+export function jointsOf(kind: KindId, seen: KindSeen): readonly JointId[] {
+  const absent = KINDS[kind].absent?.(seen).joints ?? [];
+  return KINDS[kind].joints.filter((joint) => !absent.includes(joint));
+}
 /** What a point that every axle has is called and how it is read, where the kind reads it otherwise. */
 export const callsOf = (kind: KindId, point: string): { label: string; howTo: string } | undefined =>
   KINDS[kind].calls?.[point];
@@ -117,3 +120,65 @@ export function bandsOfAxle(
     return predictBands(KINDS.tandemSlipper, input, prediction, uniform, samples);
   throw new CoreError('bad-input', 'prediction', 'this answer is of another kind of suspension than the input');
 }
+
+/** What of a prediction of a kind its checks hang on, the same whether it was solved just now or stored. */
+export type KindStanding = { [K in KindId]: { kind: K; of: Kinds[K]['standing'] } }[KindId];
+/** What the kinds ask themselves of what must fit. */
+export type KindCheck = Kinds[KindId]['check'];
+/** What a plan asks of what must fit, whatever carries the axle. */
+export type Asked = KindWork<KindCheck, KindStanding>;
+
+/** What a plan asks of what must fit. */
+export function askedOf(input: AxleInput): Asked {
+  switch (input.kind) {
+    case 'longitudinalLeaf':
+      return asked(KINDS.longitudinalLeaf, input, (s) => (s.kind === 'longitudinalLeaf' ? s.of : null));
+    case 'coilBeam':
+      return asked(KINDS.coilBeam, input, (s) => (s.kind === 'coilBeam' ? s.of : null));
+    case 'tandemEqualizer':
+      return asked(KINDS.tandemEqualizer, input, pairOf);
+    case 'tandemSlipper':
+      return asked(KINDS.tandemSlipper, input, pairOf);
+  }
+}
+
+/** Two axles are told alike, whatever joins them before or after. */
+const pairOf = (s: KindStanding) => (s.kind === 'tandemEqualizer' || s.kind === 'tandemSlipper' ? s.of : null);
+
+/** The kind's own question, answered only by a prediction of the same kind. */
+function asked<T extends KindTypes & { check: KindCheck }>(
+  kind: SuspensionKind<T>,
+  input: T['input'],
+  own: (standing: KindStanding) => T['standing'] | null,
+): Asked {
+  const work = kind.work(input);
+  return { ...work, own: (standing) => work.own(standing && own(standing)) };
+}
+
+/** What a prediction says of what must fit, and how far it turns the axle's nose up. */
+export function standingOf(prediction: AxlePrediction): { own: KindStanding; noseUp: number | undefined } {
+  switch (prediction.kind) {
+    case 'longitudinalLeaf':
+      return {
+        own: { kind: prediction.kind, of: standing(KINDS.longitudinalLeaf, prediction) },
+        noseUp: LONGITUDINAL_LEAF.noseUp?.(builtOf<LeafTypes>(prediction.sides)),
+      };
+    case 'coilBeam':
+      return { own: { kind: prediction.kind, of: standing(KINDS.coilBeam, prediction) }, noseUp: undefined };
+    case 'tandemEqualizer':
+      return { own: { kind: prediction.kind, of: standing(KINDS.tandemEqualizer, prediction) }, noseUp: undefined };
+    case 'tandemSlipper':
+      return { own: { kind: prediction.kind, of: standing(KINDS.tandemSlipper, prediction) }, noseUp: undefined };
+  }
+}
+
+const standing = <T extends KindTypes>(kind: SuspensionKind<T>, prediction: Prediction<T>): T['standing'] =>
+  kind.standing(builtOf<T>(prediction.sides), prediction);
+
+/** Both sides in every load state, before and after. */
+const builtOf = <T extends KindTypes>(
+  sides: Record<Side, { states: readonly Pick<StatePrediction<T>, 'old' | 'built'>[] } | null>,
+): BuiltState<T['figures']>[] =>
+  SIDES.flatMap((side) =>
+    (sides[side]?.states ?? []).map(({ old, built }, k) => ({ side, today: k === 0, old, built })),
+  );

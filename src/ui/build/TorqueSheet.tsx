@@ -104,7 +104,7 @@ export function TorqueSheet({ job }: { job: JobHandle }) {
         </p>
       ))}
       <div className="torques">
-        {jointsOf(view.axle.suspension, view.pack.rearEnd).map((joint) => (
+        {jointsOf(view.axle.suspension, view.pack).map((joint) => (
           <TorqueRow key={joint} job={job} joint={joint} taking={taking} />
         ))}
       </div>

@@ -5,7 +5,8 @@ import { SIDES } from '@/core/vehicle/side';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { knownOf } from '@/contracts/fit';
 import { CHECK_NAMES } from '@/contracts/fitText';
-import { factsOf, leafWork } from '@/core/fit/work';
+import { factsOf } from '@/core/fit/work';
+import { askedOf } from '@/core/suspension/registry';
 import { mustFit } from '@/core/fit/mustFit';
 import { allFit } from '@/core/verdict';
 import { WAY_NOTES } from '@/core/selection/schools';
@@ -49,7 +50,7 @@ export function CandidateFacts({ view, input, ranked, onPlan, planned, problem }
   const asked = changesOf(input, candidate);
   const rows = mustFit(
     {
-      ...leafWork({ ...input, changes: asked }),
+      ...askedOf({ ...input, changes: asked }),
       ...(candidate.ways.some((way) => way === 'pack' || way === 'donorPack') && { packRating: candidate.rating }),
     },
     prediction && factsOf(prediction),

@@ -29,7 +29,7 @@ export function InspectStation({ first, people, person }: StationProps) {
           }
         >
           {(Object.entries(SHEETS) as [SheetId, string][]).flatMap(([id, name]) => {
-            const rules = rulesOf(kind, job.view.pack.rearEnd).filter((rule) => ruleOf(rule).sheet === id);
+            const rules = rulesOf(kind, job.view.pack).filter((rule) => ruleOf(rule).sheet === id);
             return rules.length === 0
               ? []
               : [

@@ -1,6 +1,7 @@
 import { draw } from '../../estimate/tree';
 import { type SuspensionKind } from '../kind';
 import { assembleCoil, taughtCoil, type CoilAxleSheet } from './assemble';
+import { coilChecks, type CoilCheck, type CoilStanding } from './checks';
 import { type CoilAxleInput } from './input';
 import { COIL_GROUPS, COIL_POINTS } from './points';
 import { coilLabel } from './words';
@@ -20,6 +21,8 @@ export interface CoilTypes {
   beside: object;
   fasteners: object;
   line: (typeof COIL_LINES)[number];
+  check: CoilCheck;
+  standing: readonly CoilStanding[];
 }
 
 /** New coils take a set like new leaves do. Common practice, 90 %. */
@@ -82,4 +85,11 @@ export const COIL_BEAM: SuspensionKind<CoilTypes> = {
   rubbing: () => 1,
   beside: () => ({}),
   fasteners: () => ({}),
+  work: () => ({ located: false, arrangement: null, own: (standing) => coilChecks(standing ?? []) }),
+  standing: (states) =>
+    states.flatMap(({ built }) => {
+      if (!built) return [];
+      const { stress, toSolid, toLoose, straight } = built;
+      return [{ stress, toSolid, toLoose, straight }];
+    }),
 };

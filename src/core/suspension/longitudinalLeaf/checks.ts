@@ -1,9 +1,19 @@
 import { type UboltVerdict } from '../../fastener/ubolt';
 import { stressVerdict, type StandingStress } from '../../mechanics/leafpack/stress';
 import { type Verdict, type VerdictState } from '../../verdict';
+import { type BuiltState, type KindWork } from '../kind';
+import { changesPack } from './built';
+import { type LeafFigures } from './figures';
+import { type LeafAxleInput } from './input';
 
 /** What a leaf spring asks of what must fit. */
 export type LeafCheck = 'threads' | 'runOut' | 'stress';
+
+/** What of a prediction its checks hang on. */
+export interface LeafStanding {
+  ubolt: UboltVerdict | 'new set' | null;
+  standing: readonly StandingStress[];
+}
 
 /** What of a plan its own checks hang on. */
 export interface LeafAsked {
@@ -14,10 +24,7 @@ export interface LeafAsked {
 }
 
 /** Its bolts and its stress. @param solved null while nothing is solved */
-export function leafChecks(
-  asked: LeafAsked,
-  solved: { ubolt: UboltVerdict | 'new set' | null; standing: readonly StandingStress[] } | null,
-): Verdict<LeafCheck>[] {
+export function leafChecks(asked: LeafAsked, solved: LeafStanding | null): Verdict<LeafCheck>[] {
   const stress = stressVerdict(solved?.standing ?? []);
   const unsolved: Verdict<LeafCheck> = { item: 'stress', state: 'not checked', text: 'The spring is not solved yet.' };
   return [...uboltRows(asked, solved?.ubolt ?? null), ...(stress ? [stress] : asked.otherLeaves ? [unsolved] : [])];
@@ -37,4 +44,35 @@ function uboltRows({ threadsRead }: LeafAsked, ubolt: UboltVerdict | 'new set' |
   }
   const text = threadsRead ? 'Not solved yet.' : 'Thread showing and pitch are not measured.';
   return both('not checked', 'not checked', text);
+}
+
+/** What a plan on a leaf spring asks of what must fit. */
+export const leafWork = (
+  input: Pick<LeafAxleInput, 'arrangement' | 'changes' | 'ubolt'>,
+): KindWork<LeafCheck, LeafStanding> => {
+  const asked = { otherLeaves: input.changes.some(changesPack), threadsRead: input.ubolt !== null };
+  return {
+    located: input.changes.some((c) => c.kind === 'overAxle' || (c.kind === 'block' && c.height.value > 0)),
+    arrangement: input.changes.some((c) => c.kind === 'overAxle') ? 'over' : input.arrangement,
+    own: (standing) => leafChecks(asked, standing),
+  };
+};
+
+/** What a prediction says of a leaf spring's bolts and stress. */
+export const leafStanding = (
+  states: readonly BuiltState<LeafFigures>[],
+  ubolt: UboltVerdict | 'new set' | null,
+): LeafStanding => ({
+  ubolt,
+  standing: states.flatMap(({ built }): StandingStress[] =>
+    built ? [{ working: built.peakStress, ...(built.clampStress && { clamped: built.clampStress }) }] : [],
+  ),
+});
+
+/** Turn of the axle in the state of the day, of the side that turns most. A seat that stands higher behind turns the nose down. */
+export function leafNoseUp(states: readonly BuiltState<LeafFigures>[]): number | undefined {
+  const turns = states.flatMap(({ today, old, built }) =>
+    today && old && built ? [old.elevation.seatTilt - built.elevation.seatTilt] : [],
+  );
+  return turns.reduce<number | undefined>((m, t) => (m === undefined || Math.abs(t) > Math.abs(m) ? t : m), undefined);
 }

@@ -9,6 +9,7 @@ import { assemble } from './assemble';
 import { besideModel, type LeafBeside } from './beside';
 import { builtDepth, clampGrowth } from './built';
 import { type LeafFigures } from './figures';
+import { leafNoseUp, leafStanding, leafWork, type LeafCheck, type LeafStanding } from './checks';
 import { type LeafAxleInput } from './input';
 import { leafLines, type LeafLine } from './lines';
 import { LEAF_GROUPS, LEAF_POINTS } from './points';
@@ -35,6 +36,8 @@ export interface LeafTypes {
   beside: LeafBeside;
   fasteners: LeafFasteners;
   line: LeafLine;
+  check: LeafCheck;
+  standing: LeafStanding;
 }
 export type LeafPrediction = Prediction<LeafTypes>;
 export type LeafSide = SidePrediction<LeafTypes>;
@@ -82,6 +85,9 @@ export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
       'wheelNuts',
     ] as const),
   ],
+  // Under a pad there is no shackle.
+  absent: ({ rearEnd }) =>
+    rearEnd === 'pad' ? { rules: ['shackle'], joints: ['shackleFrame', 'shackleEye'] } : { rules: [], joints: [] },
   label: inputLabel,
   assemble,
   draw,
@@ -116,4 +122,7 @@ export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
         : null,
     };
   },
+  work: leafWork,
+  standing: (states, { ubolt }) => leafStanding(states, ubolt),
+  noseUp: leafNoseUp,
 };

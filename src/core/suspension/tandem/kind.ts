@@ -3,6 +3,7 @@ import { type JointId } from '../../fastener/joints';
 import { type RuleId } from '../../inspection/rules';
 import { type SuspensionKind } from '../kind';
 import { assembleTandem, type TandemAxleSheet } from './assemble';
+import { askedOf, pairChecks, type PairStanding, type TandemCheck } from './checks';
 import { type TandemAxleInput, type TandemKind } from './input';
 import { ROCKER_GROUPS, SLIPPER_GROUPS, TANDEM_POINTS, TANDEM_WORDS } from './points';
 import { TandemSideModel, type DrawnChange, type DrawnInput, type TandemFigures } from './sideModel';
@@ -24,6 +25,8 @@ export interface TandemTypes<K extends TandemKind = TandemKind> {
   beside: object;
   fasteners: object;
   line: TandemLine;
+  check: TandemCheck;
+  standing: readonly PairStanding[];
 }
 
 const LINES: Record<DrawnChange['kind'], { kind: TandemLine; label: string }> = {
@@ -74,6 +77,17 @@ const made = <K extends TandemKind>(
   rubbing: (input, drawn) => drawn.friction / input.friction.value,
   beside: () => ({}),
   fasteners: () => ({}),
+  work: ({ changes, wheelLimit }) => ({
+    located: changes.some((c) => c.kind === 'overAxle'),
+    arrangement: null,
+    own: (standing) => pairChecks(askedOf(id, changes, wheelLimit), standing ?? []),
+  }),
+  standing: (states) =>
+    states.flatMap(({ built }) => {
+      if (!built) return [];
+      const { front, rear, swing, stop, atStop, step } = built;
+      return [{ front, rear, swing, stop, atStop, step }];
+    }),
 });
 
 /** Two axles whose springs share by a rocker. */

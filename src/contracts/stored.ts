@@ -58,7 +58,15 @@ const leafSpring = z.object({
 const leafSide = z.object({ height: estimate.nullable(), spring: leafSpring.nullable() });
 
 const leafPack = z.object({
-  leaves: z.array(z.object({ ...sized, departure: estimate })),
+  leaves: z.array(
+    z.object({
+      ...sized,
+      departure: estimate,
+      tip: estimate.exactOptional(),
+      clips: z.object({ front: estimate.exactOptional(), rear: estimate.exactOptional() }).exactOptional(),
+    }),
+  ),
+  clipPlay: estimate.exactOptional(),
   width: estimate,
   seatLength: estimate,
   inactive: estimate,

@@ -6,6 +6,9 @@ import { flatbedSheet } from '../../../tests/reference/sheets';
 import { viewOf } from '../../../tests/reference/views';
 import { fit } from '../drawing/scale';
 import { allFields, fieldKey, type FieldAt } from '../measure/fields';
+import { COIL_FIGURES } from '../suspension/coilBeam/coilFigures';
+import { SLIPPER_FIGURES, TANDEM_FIGURES } from '../suspension/tandem/tandemFigures';
+import { clipsFigure } from '../suspension/longitudinalLeaf/clipsFigure';
 import { benchFigure, leavesFigure } from '../suspension/longitudinalLeaf/leafFigures';
 import { TOUCH, type Figure, type Marks } from './marks';
 import { springFigure } from '../suspension/longitudinalLeaf/springFigure';
@@ -33,6 +36,7 @@ const figuresOf = (values: Values, arrangement: 'over' | 'under'): Figure[] => [
   stackFigure(values, field, arrangement),
   threadFigure(values, field),
   leavesFigure(values, field, full.leafIds),
+  clipsFigure(values, field, full.leafIds),
   ...(['left', 'right'] as const).map((side) => benchFigure(values, field, side)),
 ];
 const drawn = (figure: Figure, width: number): Marks => figure.marks(fit(figure.extent, width, figure.margin));
@@ -60,20 +64,49 @@ function overlap(p: { x: number; y: number }, q: { x: number; y: number }): numb
   return across > 0 && down > 0 ? Math.min(across, down) : 0;
 }
 
+/** Pairs of dimensions that a finger would confuse: their touch areas cover one another by more than half. */
+const confused = (figures: readonly Figure[], width: number): string[] =>
+  figures.flatMap((figure) => {
+    const { dimensions } = drawn(figure, width);
+    return dimensions.flatMap((p, i) =>
+      dimensions
+        .slice(i + 1)
+        .filter((q) => overlap(p, q) > TOUCH / 2)
+        .map((q) => `${width} ${figure.name}: ${fieldKey(p.at)} and ${fieldKey(q.at)} by ${overlap(p, q).toFixed(0)}`),
+    );
+  });
+
 test.each(CASES)(
   '%s: a finger finds each dimension: touch areas cover one another by less than half',
   (_, sheet, arrangement) => {
-    for (const width of [540, 370])
-      for (const figure of figuresOf(figureValues(viewOf(sheet), 'today', leafStandIn(viewOf(sheet))), arrangement)) {
-        const { dimensions } = drawn(figure, width);
-        const pairs = dimensions.flatMap((p, i) => dimensions.slice(i + 1).map((q) => ({ p, q, by: overlap(p, q) })));
-        const bad = pairs
-          .filter(({ by }) => by > TOUCH / 2)
-          .map(
-            ({ p, q, by }) => `${width} ${figure.name}: ${fieldKey(p.at)} and ${fieldKey(q.at)} by ${by.toFixed(0)}`,
-          );
-        expect(bad).toEqual([]);
-      }
+    const figures = figuresOf(figureValues(viewOf(sheet), 'today', leafStandIn(viewOf(sheet))), arrangement);
+    expect([540, 370].flatMap((width) => confused(figures, width))).toEqual([]);
+  },
+);
+
+test.each(['tandemEqualizer', 'tandemSlipper', 'coilBeam'] as const)(
+  'a sheet of %s: every field has its dimension on the paper, and a finger finds it',
+  (suspension) => {
+    const leaf = viewOf(empty);
+    const view = { ...leaf, leaves: [], axle: { ...leaf.axle, suspension } };
+    const set = { tandemEqualizer: TANDEM_FIGURES, tandemSlipper: SLIPPER_FIGURES, coilBeam: COIL_FIGURES }[suspension];
+    const values = figureValues(view, 'today', set.standIn?.(view));
+    const figures = Object.keys(set.names).flatMap((id) =>
+      (set.sided(id, view) ? (['left', 'right'] as const) : (['left'] as const)).flatMap(
+        (side) => set.build(id, { view, values, field, side, stateId: 'today' }) ?? [],
+      ),
+    );
+    const keys = new Set(figures.flatMap((f) => drawn(f, 540).dimensions.map((d) => fieldKey(d.at))));
+    const asked = allFields(view).filter((at) => at.stateId === null || at.stateId === 'today');
+    expect(asked.map(fieldKey).filter((key) => !keys.has(key))).toEqual([]);
+    for (const width of [540, 370]) {
+      expect(confused(figures, width)).toEqual([]);
+      for (const figure of figures)
+        for (const { x, y, path, at } of drawn(figure, width).dimensions) {
+          expect(`${fieldKey(at)} ${path}`).not.toMatch(/NaN|Infinity|undefined/);
+          expect([width, fieldKey(at), x > 10 && x < width - 10 && y > 0]).toEqual([width, fieldKey(at), true]);
+        }
+    }
   },
 );
 

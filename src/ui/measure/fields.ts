@@ -36,6 +36,9 @@ const againOf = (view: JobView): PointId[] => {
   return AGAIN.filter((point) => groups.includes(pointOf(point).group));
 };
 
+/** What is read of a main leaf too; its tips are its eyes, and a clip is carried by a leaf below it. */
+const OF_MAIN: readonly PointId[] = ['leafThickness', 'leafTip'];
+
 /** Points of the other axle, as they are called where a coupling stands in its place. */
 const AT_COUPLING: Partial<Record<PointId, string>> = {
   otherAxleLip: 'Ground to the coupling',
@@ -92,7 +95,7 @@ export function groupFields(view: JobView, group: GroupId, stateId = view.states
     ...once(true).flatMap(fieldsOf),
     ...[...view.leaves, ...(view.own?.leaves ?? [])].flatMap((leaf) =>
       // The main leaf's tips are its eyes.
-      leafed.filter((point) => leaf.ordinal > 1 || point === 'leafThickness').map((point) => at(point, null, leaf.id)),
+      leafed.filter((point) => leaf.ordinal > 1 || OF_MAIN.includes(point)).map((point) => at(point, null, leaf.id)),
     ),
     ...once(false).flatMap(fieldsOf),
   ];

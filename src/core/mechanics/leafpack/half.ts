@@ -243,7 +243,7 @@ export class HalfPack {
         const turn = this.edge / radius;
         beam.hold(radius * sin(turn), radius * (1 - cos(turn)) - deep, turn);
       }
-      if (leaf.curve) beam.recurve(freeSlopeOf(leaf, this.end, this.edge));
+      if (leaf.curve ?? leaf.nests) beam.recurve(freeSlopeOf(leaf, this.end, this.edge));
       else beam.bend(leaf.curvature);
       beam.place();
     });

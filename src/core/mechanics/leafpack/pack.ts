@@ -20,6 +20,11 @@ export interface Leaf {
   curve?: readonly { s: number; curvature: number }[];
   /** Thickness at both ends of a leaf that thins parabolically from the seat's edge, mm; absent = even thickness. */
   tipThickness?: number;
+  /**
+   * Leaves that thin out and under which this one was formed to nest, itself among them: its free slope gains what their faces fall
+   * back, each by its weight.
+   */
+  nests?: readonly { leaf: Pick<Leaf, 'front' | 'rear' | 'thickness' | 'tipThickness'>; weight: number }[];
   /** Liner between this leaf and the one above, full length, mm. */
   liner?: number;
   /** Pad on the top face at each tip, besides a liner, mm. */
@@ -180,8 +185,10 @@ export function depths(leaves: readonly Leaf[]): number[] {
   });
 }
 
+type Tapered = Pick<Leaf, 'front' | 'rear' | 'thickness' | 'tipThickness'>;
+
 /** Thickness by arc length from the clamp edge; a taper is parabolic, as for even stress under a tip force. */
-export function thicknessOf(leaf: Leaf, end: End, edge: number): (u: number) => number {
+export function thicknessOf(leaf: Tapered, end: End, edge: number): (u: number) => number {
   const tip = leaf.tipThickness;
   if (tip === undefined) return () => leaf.thickness;
   const free = Math.max(1, leaf[end] - edge);
@@ -195,8 +202,24 @@ export function stiffnessOf(leaf: Leaf, end: End, edge: number, youngs: number):
   return (u) => youngs * leafInertia(leaf.width, thickness(u));
 }
 
+/** Loss of thickness per length of a leaf that thins out, by arc length from the clamp edge; 0 for one of even thickness. */
+function thinningOf(leaf: Tapered, end: End, edge: number): (u: number) => number {
+  const { thickness, tipThickness: tip } = leaf;
+  const free = Math.max(1, leaf[end] - edge);
+  if (tip === undefined) return () => 0;
+  const at = thicknessOf(leaf, end, edge);
+  return (u) => (u > free ? 0 : (thickness ** 2 - tip ** 2) / (2 * free * at(u)));
+}
+
 /** Slope the free leaf gains from the clamp edge to an arc length u beyond it, rad. */
 export function freeSlopeOf(leaf: Leaf, end: End, edge: number): (u: number) => number {
+  const own = curvedSlopeOf(leaf, end, edge);
+  if (!leaf.nests) return own;
+  const falls = leaf.nests.map((nest) => ({ weight: nest.weight, at: thinningOf(nest.leaf, end, edge) }));
+  return (u) => falls.reduce((sum, { weight, at }) => sum + weight * at(u), own(u));
+}
+
+function curvedSlopeOf(leaf: Leaf, end: End, edge: number): (u: number) => number {
   const { curve } = leaf;
   if (!curve || curve.length === 0) return (u) => leaf.curvature * u;
   const points = (end === 'rear' ? curve : curve.toReversed().map((p) => ({ ...p, s: -p.s }))).map(
@@ -254,6 +277,20 @@ export function nestedCurvatures(mainCurvature: number, thicknesses: readonly nu
     if (i > 0) below += (thicknesses[i - 1]! + t) / 2;
     return mainCurvature / (1 + mainCurvature * below);
   });
+}
+
+/**
+ * What a leaf was formed to nest under, where leaves thin out: the whole of every one between it and the main leaf, half of the main
+ * leaf and of itself. Undefined while none thins out. @param leaves from the main leaf down
+ */
+export function nestsOf(leaves: readonly Tapered[], i: number): Leaf['nests'] {
+  if (i === 0) return undefined;
+  const found = leaves.slice(0, i + 1).flatMap(({ front, rear, thickness, tipThickness }, j) =>
+    tipThickness === undefined
+      ? []
+      : [{ leaf: { front, rear, thickness, tipThickness }, weight: j === 0 || j === i ? 0.5 : 1 }],
+  );
+  return found.length > 0 ? found : undefined;
 }
 
 /** Two tape readings of one length differ by no more than this, mm. Common practice. */

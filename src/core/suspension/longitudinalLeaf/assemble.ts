@@ -67,6 +67,7 @@ export function assemble(sheet: Sheet): Assembled {
       { ...facts, onPad: sheet.pack.rearEnd === 'pad' },
       (point) => need(at(point)),
       (point, fallback) => or(at(point), fallback),
+      (point) => read(at(point)),
     );
   };
   const pack = packOf(null);
@@ -184,10 +185,17 @@ const payloadOf = (mass: number): Estimate => measured(mass, ASSUMED.payloadShar
 
 type Read = (at: LeafLookup) => Estimate | undefined;
 
+/** Clips that a leaf carries; undefined without any. */
+function clipsOf(there: Read, leafId: string): { front?: Estimate; rear?: Estimate } | undefined {
+  const [front, rear] = [there({ point: 'clipFront', leafId }), there({ point: 'clipRear', leafId })];
+  return front || rear ? { ...(front && { front }), ...(rear && { rear }) } : undefined;
+}
+
 function assemblePack(
   sheet: Pick<Sheet, 'pack' | 'leafIds'> & { onPad: boolean },
   need: Read,
   or: (at: LeafLookup, fallback: { value: number; half90: number }) => Estimate,
+  there: Read,
 ): PackInput | null {
   const worn = (e: Estimate | undefined) => (e && sheet.pack.rusty ? { ...e, half90: ASSUMED.leafThicknessWorn } : e);
   const eyes = { front: need({ point: 'eyeToPinFront' }), rear: need({ point: 'eyeToPinRear' }) };
@@ -198,12 +206,24 @@ function assemblePack(
     front: i === 0 ? eyes.front : need({ point: 'leafFront', leafId }),
     rear: i === 0 ? eyes.rear : need({ point: 'leafRear', leafId }),
     departure: assumed(i === 0 ? { value: 0, half90: 0 } : ASSUMED.departure),
+    tip: there({ point: 'leafTip', leafId }),
+    clips: i === 0 ? undefined : clipsOf(there, leafId),
   }));
-  const complete = leaves.flatMap(({ thickness, front, rear, departure }) =>
-    thickness && front && rear ? [{ thickness, front, rear, departure }] : [],
+  const complete = leaves.flatMap(({ thickness, front, rear, departure, tip, clips }) =>
+    thickness && front && rear
+      ? [
+          {
+            ...{ thickness, front, rear, departure },
+            // A tip read as thick as the seat is a leaf of even thickness.
+            ...(tip && tip.value < thickness.value && { tip }),
+            ...(clips && { clips }),
+          },
+        ]
+      : [],
   );
   const main = complete[0];
   if (!width || !seatLength || !main || complete.length < leaves.length) return null;
+  const clipped = complete.some((leaf) => leaf.clips);
   const extra = (point: 'leafLiner' | 'tipPad') => {
     const found = or({ point }, { value: 0, half90: 0 });
     return found.value > 0 ? found : undefined;
@@ -212,11 +232,13 @@ function assemblePack(
   const lined = liner !== undefined || tipPad !== undefined;
   const form = sheet.pack.eyeForm ?? 'upturned';
   const bore = or({ point: 'eyeBore' }, ASSUMED.eyeBore);
-  const offsetOf = (of: EyeForm, seen: boolean): Estimate => ({
-    value: eyeOffset(of, bore.value, main.thickness.value),
-    half90: of === 'berlin' ? 0 : bore.half90 / 2,
-    origin: seen ? bore.origin : 'assumed',
+  const rearBore = there({ point: 'eyeBoreRear' });
+  const offsetOf = (of: EyeForm, seen: boolean, eye = bore): Estimate => ({
+    value: eyeOffset(of, eye.value, main.thickness.value),
+    half90: of === 'berlin' ? 0 : eye.half90 / 2,
+    origin: seen ? eye.origin : 'assumed',
   });
+  const rearForm = sheet.pack.eyeFormRear;
   return {
     leaves: complete,
     width,
@@ -226,11 +248,14 @@ function assemblePack(
     friction: assumed(lined ? ASSUMED.frictionLined : ASSUMED.friction),
     ...(liner && { liner }),
     ...(tipPad && { tipPad }),
+    ...(clipped && { clipPlay: or({ point: 'clipPlay' }, ASSUMED.clipPlay) }),
     eyeOffset: offsetOf(form, sheet.pack.eyeForm !== null),
     ...(sheet.onPad
       ? // It bears on the pad with its upper face.
         { eyeOffsetRear: measured(main.thickness.value / 2, main.thickness.half90 / 2) }
-      : sheet.pack.eyeFormRear && { eyeOffsetRear: offsetOf(sheet.pack.eyeFormRear, true) }),
+      : (rearForm ?? rearBore) && {
+          eyeOffsetRear: offsetOf(rearForm ?? form, rearForm !== null || sheet.pack.eyeForm !== null, rearBore),
+        }),
   };
 }
 

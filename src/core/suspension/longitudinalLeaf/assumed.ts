@@ -13,6 +13,7 @@ export const ASSUMED = {
   shackleAngle: { value: (99 * Math.PI) / 180, half90: (13 * Math.PI) / 180 },
   /** A pad lies level; how nearly is assumed. */
   padSlope: { value: 0, half90: (5 * Math.PI) / 180 },
+  clipPlay: { value: 2, half90: 1.5 },
   eyeBore: { value: 38, half90: 8 },
   tubeDiameter: { value: 80, half90: 15 },
   perchHeight: { value: 20, half90: 10 },

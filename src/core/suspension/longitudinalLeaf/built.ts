@@ -38,7 +38,11 @@ export const mends = (changes: readonly DrawnChange[]): boolean => changes.some(
  * taken to hold for the new one as well, so that the same pack by its free arch changes nothing.
  * @param freeArchTop of the old pack as read on the bench, mm; undefined when it was not
  */
-function replaced(pack: Pack, change: Extract<DrawnChange, { kind: 'pack' }>, freeArchTop?: number): Pack {
+function replaced(
+  { clips: _gone, ...pack }: Pack,
+  change: Extract<DrawnChange, { kind: 'pack' }>,
+  freeArchTop?: number,
+): Pack {
   const main = change.leaves[0];
   if (!main) throw new CoreError('bad-input', 'changes.pack.leaves', 'a pack needs at least one leaf');
   const leaves = change.leaves.map((leaf): Leaf => {
@@ -67,6 +71,17 @@ function rearched(leaves: readonly Leaf[], camber: number): Leaf[] {
   return leaves.map((leaf, i) => ({ ...leaf, curvature: leaf.curvature + after[i]! - before[i]! }));
 }
 
+/** Clips of a pack whose leaves change places: each goes with the leaf that carries it. @param to null where that leaf is gone */
+const clipsMoved = ({ clips }: Pack, to: (leaf: number) => number | null): Pick<Pack, 'clips'> =>
+  clips
+    ? {
+        clips: clips.flatMap((clip) => {
+          const holds = to(clip.holds);
+          return holds === null ? [] : [{ ...clip, holds }];
+        }),
+      }
+    : {};
+
 /**
  * The pack as some changes leave it.
  * @param pack calibrated, as it stands @param freeArchTop as read of it on the bench, mm; undefined when it was not
@@ -89,7 +104,11 @@ export function builtPack(pack: Pack, changes: readonly DrawnChange[], freeArchT
           'changes.removeLeaf',
           `the pack has no leaf ${leaf + 1} that can be taken out`,
         );
-    built = { ...built, leaves: there.filter((_, i) => !out.has(i)) };
+    built = {
+      ...built,
+      leaves: there.filter((_, i) => !out.has(i)),
+      ...clipsMoved(built, (i) => (out.has(i) ? null : i - [...out].filter((o) => o < i).length)),
+    };
   }
   for (const change of changes) {
     if (change.kind === 'rearch') built = { ...built, leaves: rearched(built.leaves, change.camber) };
@@ -104,7 +123,12 @@ export function builtPack(pack: Pack, changes: readonly DrawnChange[], freeArchT
       curvature: curvatureFromCamber(change.camber, change.chord),
     };
     const added = withinMain(leaf, main);
-    built = { ...built, leaves: built.leaves.toSpliced(placeByLength(built.leaves, added), 0, added) };
+    const at = placeByLength(built.leaves, added);
+    built = {
+      ...built,
+      leaves: built.leaves.toSpliced(at, 0, added),
+      ...clipsMoved(built, (i) => (i >= at ? i + 1 : i)),
+    };
   }
   return built;
 }

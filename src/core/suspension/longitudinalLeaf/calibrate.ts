@@ -18,6 +18,7 @@ export interface NestedPack {
   youngs: number;
   eyeOffset: Pack['eyeOffset'];
   friction: number;
+  clips?: Pack['clips'];
 }
 
 export interface Calibrated {
@@ -45,6 +46,7 @@ export function nestedPack(given: NestedPack, curvature: number): Pack {
     youngs: given.youngs,
     eyeOffset: given.eyeOffset,
     friction: given.friction,
+    ...(given.clips && { clips: given.clips }),
   };
 }
 

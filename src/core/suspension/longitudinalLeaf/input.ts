@@ -12,6 +12,10 @@ export interface LeafInput {
   thickness: Estimate;
   /** Departure of its free curvature from nesting, as a share of the main leaf's; value 0 when assumed nested. */
   departure: Estimate;
+  /** At its tips, where it thins out towards them; absent for a leaf of even thickness. */
+  tip?: Estimate;
+  /** Clips it carries round the leaves above it, from the centre bolt along it. */
+  clips?: { front?: Estimate; rear?: Estimate };
 }
 
 export interface PackInput {
@@ -30,6 +34,8 @@ export interface PackInput {
   /** Between any two leaves, and at their tips besides, mm; absent for steel on steel. */
   liner?: Estimate;
   tipPad?: Estimate;
+  /** What opens before a clip pulls, mm; absent without clips. */
+  clipPlay?: Estimate;
   /** Rate over the one computed from the leaves' sizes, once readings have taught it. */
   rateFactor?: Estimate;
 }

@@ -1,6 +1,7 @@
 import { CoreError } from '../../errors';
+import { packAsRead } from './asRead';
 import { calibrateNested, type Calibrated } from './calibrate';
-import { withinMain, type Clamp, type Leaf, type Pack } from '../../mechanics/leafpack/pack';
+import { type Clamp, type Pack } from '../../mechanics/leafpack/pack';
 import { EXACT, PackSolver, type Fineness } from '../../mechanics/leafpack/solve';
 import {
   linkageAt,
@@ -34,21 +35,6 @@ const clampOf = (input: DrawnInput): Clamp => ({
 
 /** How the rear end is held in the state the readings are of. */
 export const holdOf = ({ pad, shackle }: Pick<DrawnInput, 'pad' | 'shackle'>): RearHold => pad ?? shackle;
-
-/** The break of a pack's leaf, where it has one. */
-export const brokenAt = (
-  spring: { broken?: { leaf: number; end: 'front' | 'rear'; at: number } },
-  leaf: number,
-): Pick<Leaf, 'broken'> => {
-  const { broken } = spring;
-  return broken?.leaf === leaf ? { broken: { end: broken.end, at: broken.at } } : {};
-};
-
-/** What lies between a leaf and the one above it; nothing over the main leaf. */
-export const linedAt = (pack: { liner?: number; tipPad?: number }, leaf: number): Pick<Leaf, 'liner' | 'tipPad'> => ({
-  ...(leaf > 0 && pack.liner !== undefined && { liner: pack.liner }),
-  ...(leaf > 0 && pack.tipPad !== undefined && { tipPad: pack.tipPad }),
-});
 
 /** A pack as some of the changes leave it, with the shapes it was last solved in. */
 interface Build {
@@ -87,16 +73,12 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
     if (!input.pack || !spring) return;
     const main = input.pack.leaves[0];
     if (!main) throw new CoreError('bad-input', 'pack.leaves', 'a pack needs at least one leaf');
-    const width = input.pack.width;
     this.calibrated = calibrateNested(
       {
-        leaves: input.pack.leaves.map(({ front, rear, thickness }, i) =>
-          withinMain({ front, rear, thickness, width, ...linedAt(input.pack!, i), ...brokenAt(spring, i) }, main),
-        ),
+        ...packAsRead(input.pack, spring),
         departure: input.pack.leaves.map((leaf) => leaf.departure),
         clamp: clampOf(input),
         youngs: SPRING_STEEL_E * (input.pack.rateFactor ?? 1),
-        eyeOffset: { front: input.pack.eyeOffset, rear: input.pack.eyeOffsetRear ?? input.pack.eyeOffset },
         friction: Math.min(1, Math.max(0, input.pack.friction)),
       },
       spring.archTop + main.thickness / 2,

@@ -1,9 +1,9 @@
 import { CoreError } from '../../errors';
 import { handbookEstimate } from '../../mechanics/leafpack/handbook';
 import { fitSpring, type Agreement, type Fit, type FitProblem, type FitReading } from './fit';
-import { withinMain } from '../../mechanics/leafpack/pack';
 import { leafInertia, SPRING_STEEL_E } from '../../material/steel';
-import { brokenAt, holdOf, linedAt } from './sideModel';
+import { packAsRead } from './asRead';
+import { holdOf } from './sideModel';
 import { draw } from '../../estimate/tree';
 import { inputOfSide, type LeafAxleInput } from './input';
 import { type Side } from '../../vehicle/side';
@@ -101,31 +101,14 @@ export function springFit(input: LeafAxleInput, side: Side): SpringFit | null {
         load: k,
       });
   }
-  const sizes = {
-    front: main.front.value,
-    rear: main.rear.value,
-  };
   const problem: FitProblem = {
     pack: {
-      leaves: pack.leaves.map((leaf, i) =>
-        withinMain(
-          {
-            front: leaf.front.value,
-            rear: leaf.rear.value,
-            thickness: leaf.thickness.value,
-            width: pack.width.value,
-            ...linedAt(
-              { ...(pack.liner && { liner: pack.liner.value }), ...(pack.tipPad && { tipPad: pack.tipPad.value }) },
-              i,
-            ),
-            ...brokenAt(spring, i),
-          },
-          sizes,
-        ),
+      ...packAsRead(
+        draw(pack, (e) => e.value),
+        spring,
       ),
       clamp: { kind: 'bolt' },
       youngs: SPRING_STEEL_E,
-      eyeOffset: { front: pack.eyeOffset.value, rear: (pack.eyeOffsetRear ?? pack.eyeOffset).value },
       friction: 0,
     },
     seat: { length: pack.seatLength.value, shape: pack.seatShape === 'concentric' ? 'concentric' : 'flat' },

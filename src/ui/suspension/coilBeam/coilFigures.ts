@@ -88,7 +88,7 @@ function coilFigure(parts: FigureParts): Figure {
     front: false,
     scaled: true,
     extent: { left: -half - 20, right: half + 20, top: top + 40, bottom: -40 },
-    margin: { left: 150, right: 190, top: 16, bottom: 70 },
+    margin: { left: 150, right: 190, top: 36, bottom: 84 },
     marks: (s) => {
       const given = (point: PointId, of: Side | null = null) => ({
         at: field(point, of),
@@ -111,6 +111,9 @@ function coilFigure(parts: FigureParts): Figure {
         ...(spacer.value > 0 ? [{ ...plate(pressed.value, top, half + 4), known: spacer.known }] : []),
       ];
       const right = s.x(half) + 30;
+      // A finger's width apart, however small the coil is drawn.
+      const mid = s.y(pressed.value * 0.5);
+      const apart = Math.max(60, 0.28 * pressed.value * s.perMm);
       return {
         shapes,
         dimensions: [
@@ -124,23 +127,23 @@ function coilFigure(parts: FigureParts): Figure {
           leader(
             given('coilWire'),
             { x: s.x(half * 0.4), y: s.y(pressed.value * 0.28) },
-            { x: right + 66, y: s.y(pressed.value * 0.18) },
+            { x: right + 66, y: mid + apart },
           ),
           leader(
             given('coilTurns'),
             { x: s.x(half * 0.5), y: s.y(pressed.value * 0.5) },
-            { x: right + 66, y: s.y(pressed.value * 0.5) },
+            { x: right + 66, y: mid },
           ),
           leader(
             given('coilFree', side),
             { x: s.x(half * 0.5), y: s.y(pressed.value * 0.74) },
-            { x: right + 66, y: s.y(pressed.value * 0.8) },
+            { x: right + 66, y: mid - apart },
           ),
         ],
         captions: [
-          { x: right + 24, y: s.y(pressed.value * 0.18) - 26, text: 'wire' },
-          { x: right + 24, y: s.y(pressed.value * 0.5) - 26, text: 'turns, end to end' },
-          { x: right + 24, y: s.y(pressed.value * 0.8) - 26, text: 'lying free' },
+          { x: right + 24, y: mid + apart - 20, text: 'wire' },
+          { x: right + 24, y: mid - 20, text: 'turns, end to end' },
+          { x: right + 24, y: mid - apart - 20, text: 'lying free' },
         ],
       };
     },

@@ -9,7 +9,7 @@ import { type FieldHooks } from '../../measure/FieldOfSheet';
 import { MeasureSheet, type Extras } from '../../measure/MeasureSheet';
 import { SecondLoad } from '../../measure/SecondLoad';
 import { leafFigures } from './figures';
-import { LeafRows } from './LeafRows';
+import { ClipRows, LeafRows } from './LeafRows';
 import { PackFacts } from './PackFacts';
 import { PressRun } from './PressRun';
 import { StandingSheets } from './StandingSheets';
@@ -86,6 +86,15 @@ function asks(group: GroupId, job: JobHandle, hooks: FieldHooks): Extras {
                 <LeafRows job={job} {...hooks} own />
               </>
             ) : null}
+          </>
+        ),
+      };
+    case 'clips':
+      return {
+        lead: (
+          <>
+            <ClipRows job={job} {...hooks} />
+            {own ? <ClipRows job={job} {...hooks} own /> : null}
           </>
         ),
       };

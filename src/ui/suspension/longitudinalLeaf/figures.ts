@@ -6,6 +6,7 @@ import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
 import { LEAF_SHEET, leafPointOf, type LeafPoint } from '@/core/suspension/longitudinalLeaf/points';
 import { provisional } from '@/core/suspension/longitudinalLeaf/provisional';
 import { COMMON_FIGURES, commonFigure, type FigureSet } from '../../figure/figureSet';
+import { clipsFigure } from './clipsFigure';
 import { benchFigure, leavesFigure } from './leafFigures';
 import { springFigure } from './springFigure';
 import { stackFigure, threadFigure } from './stackFigure';
@@ -25,13 +26,29 @@ export function leafFigures(prediction: LeafPrediction | null, whole: boolean): 
   return {
     names: {
       ...COMMON_FIGURES.names,
-      ...{ spring: 'spring', stack: 'stack', thread: 'thread', leaves: 'leaves', bench: 'bench' },
+      ...{
+        spring: 'spring',
+        stack: 'stack',
+        thread: 'thread',
+        leaves: 'leaves',
+        clips: 'tips and clips',
+        bench: 'bench',
+      },
     },
     ofGroup: {
       ...COMMON_FIGURES.ofGroup,
-      ...{ arch: 'spring', linkage: 'spring', stack: 'stack', ubolts: 'thread', leaves: 'leaves', check: 'bench' },
+      ...{
+        arch: 'spring',
+        linkage: 'spring',
+        stack: 'stack',
+        ubolts: 'thread',
+        leaves: 'leaves',
+        clips: 'clips',
+        check: 'bench',
+      },
     },
-    sided: (id, view) => id === 'spring' || id === 'bench' || (id === 'leaves' && view.own !== null),
+    sided: (id, view) =>
+      id === 'spring' || id === 'bench' || ((id === 'leaves' || id === 'clips') && view.own !== null),
     standIn: leafStandIn,
     build: (id, parts) => {
       const { view, values, field, side, stateId } = parts;
@@ -42,6 +59,12 @@ export function leafFigures(prediction: LeafPrediction | null, whole: boolean): 
           return threadFigure(values, field);
         case 'leaves':
           return leavesFigure(
+            values,
+            field,
+            packAt(view, side).leaves.map((l) => l.id),
+          );
+        case 'clips':
+          return clipsFigure(
             values,
             field,
             packAt(view, side).leaves.map((l) => l.id),

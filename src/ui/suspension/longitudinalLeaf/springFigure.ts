@@ -60,6 +60,11 @@ export function springFigure(values: Values, field: FieldOf, side: Side, drawing
             { x: s.x(frontEye.x), y: s.y(frontEye.y) - bore },
             { x: s.x(frontEye.x) + 44, y: above },
           ),
+          leader(
+            given('eyeBoreRear'),
+            { x: s.x(rearEye.x), y: s.y(rearEye.y) - bore },
+            { x: s.x(rearEye.x) - 96, y: above },
+          ),
           ...(pivot
             ? [
                 along(given('shackleLength'), px(rearEye), px(pivot), rearEye.y < pivot.y ? -22 : 22),

@@ -229,7 +229,7 @@ function rockerFigure(parts: FigureParts): Figure | null {
             { x: s.x(rear.x) + 20, y: s.y(pivot.y) },
             { x: s.x(rear.x) + 20, y: s.y(rear.y) },
             s.x(pivot.x + wide * 0.72),
-            { x: s.x(pivot.x + wide * 0.9), y: s.y(pivot.y) + 54 },
+            { x: s.x(pivot.x + wide * 0.9), y: s.y(pivot.y) + 40 },
           ),
           leader(given('leanFront'), px({ x: ends[0].x, y: ends[0].y }), {
             x: s.x(pivot.x - wide * 0.78),
@@ -237,7 +237,7 @@ function rockerFigure(parts: FigureParts): Figure | null {
           }),
           leader(given('leanRear'), px({ x: ends[1].x, y: ends[1].y }), {
             x: s.x(pivot.x + wide * 0.78),
-            y: s.y(ends[1].y) + 14,
+            y: s.y(ends[1].y) + 24,
           }),
           leader(given('pairShackle'), px({ x: (front.x + ends[0].x) / 2, y: (front.y + ends[0].y) / 2 }), {
             x: s.x(pivot.x),
@@ -246,9 +246,9 @@ function rockerFigure(parts: FigureParts): Figure | null {
         ],
         captions: [
           { x: s.x(pivot.x - wide * 0.78) - 26, y: s.y(ends[0].y) + 24, text: 'lean' },
-          { x: s.x(pivot.x + wide * 0.78) - 16, y: s.y(ends[1].y) + 44, text: 'lean' },
+          { x: s.x(pivot.x + wide * 0.78) - 16, y: s.y(ends[1].y) + 54, text: 'lean' },
           { x: s.x(pivot.x) - 24, y: s.y((front.y + ends[0].y) / 2) + 46, text: 'shackle' },
-          { x: s.x(pivot.x + wide * 0.9) - 22, y: s.y(pivot.y) + 84, text: 'below' },
+          { x: s.x(pivot.x + wide * 0.9) - 22, y: s.y(pivot.y) + 68, text: 'below' },
         ],
       };
     },
@@ -266,12 +266,12 @@ function pairFigure(parts: FigureParts): Figure {
     front: true,
     scaled: true,
     extent: { left: front.eye.x - 60, right: rear.eye.x + 110, top: 40, bottom: low },
-    margin: { left: 40, right: 40, top: 66, bottom: 178 },
+    margin: { left: 66, right: 40, top: 66, bottom: 178 },
     marks: (s) => {
       const px = (p: { x: number; y: number }) => ({ x: s.x(p.x), y: s.y(p.y) });
       const given = (point: PointId) => ({ at: field(point), known: values(point).known });
       const under = s.y(low) + 20;
-      const left = s.x(front.eye.x) - 34;
+      const left = s.x(front.eye.x) - 30;
       const above = s.y(40) - 30;
       return {
         shapes: [frameLine(s, front.eye.x - 60, rear.eye.x + 110), ...marksOf(shape, s, known)],

@@ -1,0 +1,94 @@
+import { type PointId } from '@/core/measure/points';
+import { leader, level, openLine, outline, type DimensionMark, type Figure, type ShapeMark } from '../../figure/marks';
+import { type Values } from '../../figure/values';
+import { type FieldOf } from '../../figure/vehicleFigures';
+
+/** Rows of leaves stand this far apart, px; only along a leaf is the figure to scale. */
+const ROW = 66;
+
+/** The pack taken apart once more: where leaves thin out, and which of them carries a clip. */
+export function clipsFigure(values: Values, field: FieldOf, leafIds: readonly string[]): Figure {
+  const [front, rear] = [values('eyeToPinFront').value, values('eyeToPinRear').value];
+  return {
+    name: 'tips and clips, drawn apart',
+    front: true,
+    scaled: true,
+    extent: { left: -front, right: rear, top: 10, bottom: -10 },
+    margin: { left: 20, right: 92, top: 4, bottom: 0 },
+    below: 24 + leafIds.length * ROW + 60,
+    marks: (s) => {
+      const given = (point: PointId, leafId: string | null = null) => ({
+        at: field(point, null, leafId),
+        known: values(point, null, leafId).known,
+      });
+      const shapes: ShapeMark[] = [];
+      const dimensions: DimensionMark[] = [];
+      const first = s.y(-10) + ROW / 2;
+      const middle = s.x(0);
+      shapes.push({
+        path: `M${middle} ${first - 24}V${first + (leafIds.length - 0.4) * ROW}`,
+        look: 'thin',
+        known: true,
+      });
+      leafIds.forEach((leafId, i) => {
+        const y = first + i * ROW;
+        const tips =
+          i === 0 ? [front, rear] : [values('leafFront', null, leafId).value, values('leafRear', null, leafId).value];
+        const [thick, thin] = [values('leafThickness', null, leafId), values('leafTip', null, leafId)];
+        const half = Math.max(3, (thick.value * s.perMm) / 2);
+        const end = thin.known ? Math.max(1.2, (thin.value * s.perMm) / 2) : half;
+        const [left, right] = [s.x(-tips[0]!), s.x(tips[1]!)];
+        shapes.push({
+          path: outline([
+            { x: left, y: y - end },
+            { x: middle, y: y - half },
+            { x: right, y: y - end },
+            { x: right, y: y + end },
+            { x: middle, y: y + half },
+            { x: left, y: y + end },
+          ]),
+          look: 'steel',
+          known: thick.known,
+        });
+        dimensions.push(leader(given('leafTip', leafId), { x: right, y }, { x: s.x(rear) + 52, y }));
+        if (i === 0) return;
+        for (const [point, toward] of [
+          ['clipFront', -1],
+          ['clipRear', 1],
+        ] as const) {
+          const clip = values(point, null, leafId);
+          const reach = tips[toward === -1 ? 0 : 1]!;
+          // Where there is none its place is only shown.
+          const x = s.x(toward * (clip.known ? clip.value : reach * 0.6));
+          if (clip.known)
+            shapes.push({
+              path: openLine([
+                { x: x - 5, y: y + half + 4 },
+                { x: x - 5, y: y - half - 12 },
+                { x: x + 5, y: y - half - 12 },
+                { x: x + 5, y: y + half + 4 },
+              ]),
+              look: 'outline',
+              known: true,
+            });
+          dimensions.push(level(given(point, leafId), { x, y }, { x: middle, y }, y + 22));
+        }
+      });
+      const under = first + leafIds.length * ROW;
+      dimensions.push(leader(given('clipPlay'), { x: s.x(-front * 0.3), y: first - 8 }, { x: middle, y: under + 8 }));
+      return {
+        shapes,
+        dimensions,
+        captions: [
+          ...leafIds.map((_, i) => ({
+            x: s.x(-front),
+            y: first + i * ROW - 12,
+            text: i === 0 ? '1 main' : `${i + 1}`,
+          })),
+          { x: s.x(rear) + 36, y: first - 28, text: 'tips' },
+          { x: middle - 44, y: under + 36, text: 'play in the clips' },
+        ],
+      };
+    },
+  };
+}

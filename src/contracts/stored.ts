@@ -90,7 +90,7 @@ const leafInput: z.ZodType<LeafAxleInput> = z.object({
   pack: leafPack.nullable(),
   own: z.object({ side: z.enum(SIDES), pack: leafPack.nullable() }).exactOptional(),
   shackle: z.object({ length: estimate, angle: estimate, eye: z.enum(['below', 'above']).exactOptional() }),
-  pad: z.object({ slope: estimate }).exactOptional(),
+  pad: z.object({ slope: estimate, friction: estimate.exactOptional() }).exactOptional(),
   sides: z.object({ left: leafSide, right: leafSide }),
   tyreRate: estimate,
   ubolt: z

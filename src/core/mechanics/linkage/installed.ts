@@ -288,6 +288,17 @@ export function installedRate(solver: PackSolver, linkage: Linkage, load: number
   return stable((more - less) / (high.seat.y - low.seat.y));
 }
 
+/**
+ * How far the rear end slides on its pad for one newton more on the seat, mm/N, by difference of two equilibria: a rubbing force there
+ * holds the seat's height within its work. 0 where nothing slides. @throws CoreError as `solveInstalled`
+ */
+export function slidePerNewton(solver: PackSolver, linkage: Linkage, load: number, at: InstalledState): number {
+  if (linkage.kind !== 'slipper') return 0;
+  const { less, more } = loadStep(load);
+  const [low, high] = [solveInstalled(solver, linkage, less, at.shape), solveInstalled(solver, linkage, more, at.shape)];
+  return hypot(high.rearEye.x - low.rearEye.x, high.rearEye.y - low.rearEye.y) / (more - less);
+}
+
 /** Stiffness of the seat against braking or driving torque, dM/d(seat pitch) at constant load, N·mm/rad. */
 export function wrapStiffness(solver: PackSolver, linkage: Linkage, load: number, at: InstalledState): number {
   const couple = 1e-3 * abs(load) * at.shape.eyeDistance + 1000;

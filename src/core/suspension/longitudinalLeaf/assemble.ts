@@ -162,7 +162,7 @@ function rearEndOf(
     const none = ({ value }: { value: number }) => measured(value, 0);
     return {
       shackle: { length: none(ASSUMED.shackleLength), angle: none(ASSUMED.shackleAngle) },
-      pad: { slope: assumed(ASSUMED.padSlope) },
+      pad: { slope: assumed(ASSUMED.padSlope), friction: assumed(ASSUMED.padFriction) },
     };
   }
   return {

@@ -12,6 +12,8 @@ export const ASSUMED = {
   /** Covers the usual 105 ± 10° empty and 92 ± 8° laden, since the state of the day may be either. */
   shackleAngle: { value: (99 * Math.PI) / 180, half90: (13 * Math.PI) / 180 },
   /** A pad lies level; how nearly is assumed. */
+  /** From a roller to dry steel on a pad. */
+  padFriction: { value: 0.15, half90: 0.15 },
   padSlope: { value: 0, half90: (5 * Math.PI) / 180 },
   clipPlay: { value: 2, half90: 1.5 },
   eyeBore: { value: 38, half90: 8 },

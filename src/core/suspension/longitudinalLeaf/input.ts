@@ -106,7 +106,11 @@ export interface LeafAxleInput {
   /** `eye` against its pivot: hanging below it when not said. */
   shackle: { length: Estimate; angle: Estimate; eye?: ShackleEye };
   /** The rear end slides under a pad of the frame of this slope, rad, rising rearwards; there is no shackle then. */
-  pad?: { slope: Estimate };
+  pad?: {
+    slope: Estimate;
+    /** Between leaf and pad; absent in inputs of an earlier core, which left it out. */
+    friction?: Estimate;
+  };
   sides: Record<Side, { height: Estimate | null; spring: SpringInput | null }>;
   tyreRate: Estimate;
   ubolt: { exposed: number; pitch: number; threaded?: number | undefined; nutHeight?: number | undefined } | null;

@@ -61,3 +61,14 @@ test('what was read of a shackle counts for nothing, the doubt of the pad’s sl
   const change = draw(assemble(onPad([{ kind: 'shackle', length: 130 }])).input, (e) => e.value).changes;
   expect(() => longer.state(change, 0)).toThrow('no shackle to change');
 });
+
+test('rubbing on the pad holds the height within its work: force on the pad times what it slides for one newton more', () => {
+  const { input } = assemble(onPad());
+  const of = (friction: number) => modelOf({ ...input, pad: { slope: exact(0), friction: exact(friction) } });
+  const held = (friction: number) => of(friction).frictionHeight([], 0) - of(0).frictionHeight([], 0);
+  const at = (extra: number) => of(0).state([], extra).spring!.state;
+  const slide = (at(120).rearEye.x - at(-120).rearEye.x) / 240;
+  expect(held(0.2)).toBeCloseTo(0.2 * at(0).forces.rear * Math.abs(slide), 1);
+  expect(held(0.4) / held(0.2)).toBeCloseTo(2, 6);
+  expect(held(0.2)).toBeGreaterThan(0.1);
+});

@@ -5,6 +5,7 @@ import { type Clamp, type Pack } from '../../mechanics/leafpack/pack';
 import { EXACT, PackSolver, type Fineness } from '../../mechanics/leafpack/solve';
 import {
   linkageAt,
+  slidePerNewton,
   solveInstalled,
   type InstalledState,
   type RearHold,
@@ -152,12 +153,23 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
   frictionHeight(changes: readonly DrawnChange[], extraLoad: number): number {
     const { spring } = this.state(changes, extraLoad);
     // The band on the load over the rate: the rate falls out.
-    return spring ? spring.solver.frictionHalfBand(spring.state.forces, spring.state.shape, 1) : 0;
+    return spring ? spring.solver.frictionHalfBand(spring.state.forces, spring.state.shape, 1) + this.rubbed(spring) : 0;
+  }
+
+  /** Height that rubbing on the pad holds either way, mm. */
+  private rubbed({ solver, linkage, load, state }: NonNullable<SideState['spring']>): number {
+    const friction = this.input.pad?.friction ?? 0;
+    if (friction <= 0 || linkage.kind !== 'slipper') return 0;
+    return friction * state.forces.rear * slidePerNewton(solver, linkage, load, state);
   }
 
   figures(changes: readonly DrawnChange[], extraLoad: number, whole: boolean): LeafFigures | null {
     const at = (load: number) => this.state(changes, load - this.baseLoad);
-    return figuresOf(this.state(changes, extraLoad), whole ? at : null);
+    const state = this.state(changes, extraLoad);
+    const told = figuresOf(state, whole ? at : null);
+    return told && state.spring
+      ? { ...told, frictionHeight: told.frictionHeight + this.rubbed(state.spring) }
+      : told;
   }
 
   /**

@@ -15,6 +15,7 @@ const NAMES: Record<string, string> = {
   'pack.rateFactor': 'rate of the pack',
   'shackle.length': 'shackle length',
   'shackle.angle': 'shackle angle',
+  'pad.friction': 'rubbing on the pad',
   'pad.slope': 'slope of the pad the rear end slides under',
   tyreRate: 'tyre rate',
 };

@@ -134,7 +134,7 @@ export function PackFacts({ job, part, own = false }: Props) {
               options={[
                 { id: 'below', name: 'below the shackle’s pivot' },
                 { id: 'above', name: 'above it' },
-                { id: 'pad', name: 'free under a pad' },
+                { id: 'pad', name: 'free under a pad or roller' },
               ]}
               value={pack.rearEnd}
               onPick={(rearEnd) => save({ rearEnd })}
@@ -143,7 +143,7 @@ export function PackFacts({ job, part, own = false }: Props) {
               <p className="muted">
                 The place where the main leaf bears on its pad of the frame stands for the rear eye in every reading.
                 Nothing holds this end down: with the frame lifted it comes off its pad, keep clear of it, and see that
-                it finds its way back. Rubbing on the pad itself is not counted.
+                it finds its way back. Rubbing there is reckoned with, from a roller to dry steel.
               </p>
             ) : null}
           </>

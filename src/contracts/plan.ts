@@ -50,6 +50,15 @@ export const changeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('rearch'), camber: length(-100, 200), camberTyped: typed }),
   z.object({ kind: z.literal('eyes'), form: z.enum(EYE_FORMS) }),
   z.object({ kind: z.literal('block'), height: length(0, 300), heightTyped: typed, ...from }),
+  z.object({
+    kind: z.literal('wedge'),
+    angle: z.number().min(0.003).max(0.3),
+    angleTyped: typed,
+    height: length(1, 60),
+    heightTyped: typed,
+    thick: z.enum(['front', 'rear']),
+    ...from,
+  }),
   z.object({ kind: z.literal('shackle'), length: length(30, 300), lengthTyped: typed, ...from }),
   z.object({ kind: z.literal('overAxle'), height: length(0, 300), heightTyped: typed }),
   z.object({
@@ -107,7 +116,7 @@ export type ChangeKind = ChangeRow['kind'];
 
 /** What may be planned on an axle of each kind. */
 export const CHANGE_KINDS = {
-  longitudinalLeaf: ['addLeaf', 'removeLeaf', 'pack', 'rearch', 'eyes', 'block', 'shackle', 'overAxle'],
+  longitudinalLeaf: ['addLeaf', 'removeLeaf', 'pack', 'rearch', 'eyes', 'block', 'wedge', 'shackle', 'overAxle'],
   coilBeam: ['coil', 'spacer'],
   tandemEqualizer: ['springs', 'shackle', 'rocker', 'slipper', 'riser', 'overAxle', 'hitch'],
   tandemSlipper: ['springs', 'slipper', 'riser', 'overAxle', 'hitch'],

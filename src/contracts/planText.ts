@@ -5,6 +5,8 @@ const EYES = { upturned: 'upturned', berlin: 'centred', downturned: 'downturned'
 /** A typed length; a bare one was meant in millimetres. */
 const mm = (typed: string): string => (/[a-z"″]\s*$/i.test(typed) ? typed : `${typed} mm`);
 
+const degreesText = (rad: number): string => `${Number(((rad * 180) / Math.PI).toFixed(2))}°`;
+
 /** One change in a few words, as it was typed. */
 export function changeText(change: ChangeRow): string {
   const part = 'partName' in change && change.partName ? change.partName : null;
@@ -21,6 +23,8 @@ export function changeText(change: ChangeRow): string {
       return `main leaf with ${EYES[change.form]} eyes`;
     case 'block':
       return change.height === 0 ? 'block out' : (part ?? `block ${mm(change.heightTyped)}`);
+    case 'wedge':
+      return `${part ?? `wedge ${degreesText(change.angle)}`}, thick end to the ${change.thick}`;
     case 'shackle':
       return part ?? `shackle ${mm(change.lengthTyped)}`;
     case 'coil':

@@ -34,6 +34,10 @@ export const planned = (change: ChangeOf<'longitudinalLeaf'>): PlannedChange => 
       return { kind: change.kind, form: change.form };
     case 'shackle':
       return { kind: change.kind, length: change.length, source: change.partId ? 'catalogue' : 'measured' };
+    case 'wedge': {
+      const { angle, height, thick } = change;
+      return { kind: 'wedge', angle, height, thick };
+    }
     case 'block':
       return { kind: change.kind, height: change.height, source: change.partId ? 'catalogue' : 'measured' };
     default:

@@ -24,6 +24,12 @@ const branch = z.enum(['loading', 'unloading']);
 const leafChange = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('addLeaf'), ...cambered }),
   z.object({ kind: z.literal('block'), height: estimate }),
+  z.object({
+    kind: z.literal('wedge'),
+    angle: estimate,
+    height: estimate,
+    thick: z.enum(['front', 'rear']),
+  }),
   z.object({ kind: z.literal('shackle'), length: estimate }),
   z.object({ kind: z.literal('removeLeaf'), leaf: z.number() }),
   z.object({

@@ -11,6 +11,8 @@ export interface UboltStack {
   tube: Estimate;
   perch: Estimate;
   block: number;
+  /** A wedge's height in the middle. */
+  wedge?: number;
   /** Clamped thickness of the leaves as built. */
   pack: number;
   packWidth: number;
@@ -76,6 +78,7 @@ export function uboltOrders(stack: UboltStack): UboltOrder[] {
     of('axle tube', stack.tube),
     of('perch', stack.perch),
     ...(stack.block > 0 ? [{ label: 'block', value: stack.block, origin: 'computed' as const }] : []),
+    ...(stack.wedge ? [{ label: 'wedge', value: stack.wedge, origin: 'computed' as const }] : []),
     { label: 'leaves as built', value: stack.pack, origin: 'computed' },
     of('spring plate', stack.plate),
     of('washer', stack.washer),

@@ -52,6 +52,7 @@ export function uboltNeed(input: LeafAxleInput, changes: readonly Change[], fact
     tube: input.tubeDiameter,
     perch: perch ? perch.perch : input.perch,
     block: stack.block,
+    wedge: stack.wedge?.height ?? 0,
     pack: builtDepth(drawn, drawn.changes),
     packWidth: (pack?.width ?? input.pack.width).value,
   });

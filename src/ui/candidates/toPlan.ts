@@ -59,6 +59,12 @@ export function planOf(candidate: Candidate, parts: readonly StockPart[]): Chang
         return [{ kind: 'eyes', form: change.form }];
       case 'block':
         return [{ kind: 'block', height: change.height.value, heightTyped: text(change.height.value), ...from }];
+      case 'wedge': {
+        const { angle, height, thick } = change;
+        const angleTyped = `${Number(((angle.value * 180) / Math.PI).toFixed(2))} deg`;
+        const figures = { angle: angle.value, angleTyped, height: height.value, heightTyped: text(height.value) };
+        return [{ kind: 'wedge', ...figures, thick, ...from }];
+      }
       case 'shackle':
         return [{ kind: 'shackle', length: change.length.value, lengthTyped: text(change.length.value), ...from }];
       case 'overAxle':

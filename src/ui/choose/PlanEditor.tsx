@@ -96,6 +96,18 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
                 onPick={(form) => replace(line.key, { form })}
               />
             ) : null}
+            {CHANGES[line.kind].forms === 'thickEnd' ? (
+              <Chips
+                label="Its thick end lies to the"
+                shown
+                options={[
+                  { id: 'front', name: 'front' },
+                  { id: 'rear', name: 'rear' },
+                ]}
+                value={line.thick ?? null}
+                onPick={(thick) => replace(line.key, { thick })}
+              />
+            ) : null}
             {CHANGES[line.kind].forms === 'coilEnds' ? (
               <div className="facts-row">
                 <Chips

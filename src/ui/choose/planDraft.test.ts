@@ -51,6 +51,17 @@ const stored: ChangeRow[] = [
     ...{ free: 424, freeTyped: '424', ends: 'closedGround', used: false, source: 'catalogue' },
   },
   { kind: 'spacer', height: 15, heightTyped: '15' },
+  { kind: 'wedge', angle: 0.0436, angleTyped: '2.5', height: 9, heightTyped: '9', thick: 'rear' },
+  {
+    kind: 'springs',
+    ...{ leaves: 5, leavesTyped: '5', full: 1, fullTyped: '1', width: 50, widthTyped: '50' },
+    ...{ thickness: 7, thicknessTyped: '7', outer: 340, outerTyped: '340', inner: 338, innerTyped: '338' },
+    ...{ free: 84, freeTyped: '84', used: true, source: 'catalogue' },
+  },
+  { kind: 'rocker', front: 110, frontTyped: '110', rear: 120, rearTyped: '120', below: -6, belowTyped: '-6' },
+  { kind: 'slipper', drop: 116, dropTyped: '116' },
+  { kind: 'riser', height: 40, heightTyped: '40' },
+  { kind: 'hitch', by: -50, byTyped: '-50' },
 ];
 
 test.each(stored)('a stored $kind becomes a line and the same change again', (change) => {

@@ -17,7 +17,7 @@ interface PlanField {
 /** What each kind of change asks for. */
 export const CHANGES: Record<
   ChangeKind,
-  { name: string; fields: readonly PlanField[]; forms?: 'eyes' | 'coilEnds'; inHand?: string }
+  { name: string; fields: readonly PlanField[]; forms?: 'eyes' | 'coilEnds' | 'thickEnd'; inHand?: string }
 > = {
   addLeaf: {
     name: 'Leaf added',
@@ -62,6 +62,19 @@ export const CHANGES: Record<
         rule: lengthRule(0, 300, 40),
         hint: '0 takes it out; under the axle a block lowers',
       },
+    ],
+  },
+  wedge: {
+    name: 'Wedge',
+    forms: 'thickEnd',
+    fields: [
+      {
+        id: 'angle',
+        label: 'Angle of the wedge',
+        rule: { dimension: 'angle', unit: 'deg', min: 0.003, max: 0.3, expected: 0.05 },
+        hint: 'between its faces; never stacked',
+      },
+      { id: 'height', label: 'Height in the middle', rule: lengthRule(1, 60, 8), hint: 'at the dowel' },
     ],
   },
   shackle: {
@@ -157,6 +170,8 @@ export interface DraftLine {
   /** The part of the shelf it was taken from. */
   part?: { partId: string; partName: string };
   form?: EyeForm;
+  /** Of a wedge. */
+  thick?: 'front' | 'rear';
   /** Of other coils. */
   ends?: CoilEnds;
   /** Of other coils and springs. */
@@ -174,6 +189,10 @@ export function completeLine(line: DraftLine): ChangeRow | undefined {
     const typed = line.values[id];
     if (!typed) return undefined;
     entries.push([id, typed.value], [`${id}Typed`, typed.typed]);
+  }
+  if (line.kind === 'wedge') {
+    if (!line.thick) return undefined;
+    entries.push(['thick', line.thick]);
   }
   if (line.kind === 'coil') {
     if (!line.ends) return undefined;
@@ -206,6 +225,7 @@ export function lineOf(change: ChangeRow, index: number): DraftLine {
     ...(partId && partName && { part: { partId, partName } }),
     ...(change.kind === 'addLeaf' && { camberKnown: change.camberKnown }),
     ...(change.kind === 'eyes' && { form: change.form }),
+    ...(change.kind === 'wedge' && { thick: change.thick }),
     ...(change.kind === 'coil' && { ends: change.ends }),
     ...((change.kind === 'coil' || change.kind === 'springs') && { used: change.used }),
     ...(change.kind === 'pack' && { pack: change }),

@@ -87,6 +87,22 @@ export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
   );
 }
 
+/**
+ * Corners of a wedge under the spring, thin end drawn no thinner than a line, from its middle, mm.
+ * @param half of its length, negative where the spring lies under the axle
+ */
+function wedgePath({ height, noseUp }: NonNullable<Elevation['stack']['wedge']>, half: number): [number, number][] {
+  const wide = Math.abs(half);
+  // Under the axle a thick end to the rear turns the nose the other way.
+  const rise = Math.tan(noseUp) * half;
+  return [
+    [-wide, 0],
+    [wide, 0],
+    [wide, Math.max(0.5, height + rise)],
+    [-wide, Math.max(0.5, height - rise)],
+  ];
+}
+
 interface AxleProps {
   drawing: Elevation;
   s: Scale;
@@ -118,7 +134,9 @@ function AxleMarks({ drawing, s, line, fill, name }: AxleProps) {
   };
   const perchTop = radius + stack.perch;
   const blockTop = perchTop + stack.block;
-  const packTop = blockTop + stack.main + stack.below;
+  const { wedge } = stack;
+  const wedgeTop = blockTop + (wedge?.height ?? 0);
+  const packTop = wedgeTop + stack.main + stack.below;
   const at = s.at(hub);
   const legs = [-half, half].map(
     (dx) =>
@@ -128,6 +146,17 @@ function AxleMarks({ drawing, s, line, fill, name }: AxleProps) {
     <g>
       {stack.perch > 0 ? box('perch', radius * 0.8, perchTop, Math.min(half, 55), fill) : null}
       {stack.block > 0 ? box('block', perchTop, blockTop, half, fill === 'none' ? fill : 'var(--steel)') : null}
+      {wedge ? (
+        <path
+          d={wedgePath(wedge, half * up)
+            .map(([dx, dy], k) => `${k === 0 ? 'M' : 'L'}${s.x(hub.x + dx)} ${s.y(hub.y + up * (blockTop + dy))}`)
+            .join('')
+            .concat('Z')}
+          {...line}
+          fill={fill === 'none' ? fill : 'var(--steel)'}
+          {...name('wedge')}
+        />
+      ) : null}
       {seatLength > 0 ? <path d={legs.join('')} {...line} fill="none" strokeWidth={line.strokeWidth} /> : null}
       <circle {...at} r={radius * s.perMm} {...line} fill={fill} {...name('hub')} />
       <path d={`M${at.cx - 6} ${at.cy}H${at.cx + 6}M${at.cx} ${at.cy - 6}V${at.cy + 6}`} stroke={line.stroke} />

@@ -285,11 +285,13 @@ export function nestedCurvatures(mainCurvature: number, thicknesses: readonly nu
  */
 export function nestsOf(leaves: readonly Tapered[], i: number): Leaf['nests'] {
   if (i === 0) return undefined;
-  const found = leaves.slice(0, i + 1).flatMap(({ front, rear, thickness, tipThickness }, j) =>
-    tipThickness === undefined
-      ? []
-      : [{ leaf: { front, rear, thickness, tipThickness }, weight: j === 0 || j === i ? 0.5 : 1 }],
-  );
+  const found = leaves
+    .slice(0, i + 1)
+    .flatMap(({ front, rear, thickness, tipThickness }, j) =>
+      tipThickness === undefined
+        ? []
+        : [{ leaf: { front, rear, thickness, tipThickness }, weight: j === 0 || j === i ? 0.5 : 1 }],
+    );
   return found.length > 0 ? found : undefined;
 }
 

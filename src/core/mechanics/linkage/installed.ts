@@ -295,7 +295,10 @@ export function installedRate(solver: PackSolver, linkage: Linkage, load: number
 export function slidePerNewton(solver: PackSolver, linkage: Linkage, load: number, at: InstalledState): number {
   if (linkage.kind !== 'slipper') return 0;
   const { less, more } = loadStep(load);
-  const [low, high] = [solveInstalled(solver, linkage, less, at.shape), solveInstalled(solver, linkage, more, at.shape)];
+  const [low, high] = [
+    solveInstalled(solver, linkage, less, at.shape),
+    solveInstalled(solver, linkage, more, at.shape),
+  ];
   return hypot(high.rearEye.x - low.rearEye.x, high.rearEye.y - low.rearEye.y) / (more - less);
 }
 

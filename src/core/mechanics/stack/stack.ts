@@ -10,6 +10,8 @@ export interface Stack {
   /** Perch on the side the spring is on. */
   perch: number;
   block: number;
+  /** A wedge between spring and perch: its height in the middle, mm, and how far it turns the axle's nose up, rad. */
+  wedge?: { height: number; noseUp: number };
   /** Main leaf's thickness. */
   main: number;
   /** All leaves below the main leaf together. */
@@ -25,6 +27,15 @@ export function mainLeafAboveHub(stack: Stack): number {
   requireNumber('tubeDiameter', stack.tubeDiameter, 0, 400);
   requireNumber('perch', stack.perch, 0, 300);
   requireNumber('block', stack.block, 0, 300);
-  const shared = stack.tubeDiameter / 2 + stack.perch + stack.block + stack.main / 2;
+  const shared = stack.tubeDiameter / 2 + stack.perch + stack.block + (stack.wedge?.height ?? 0) + stack.main / 2;
   return stack.arrangement === 'over' ? shared + stack.below : -shared;
+}
+
+/**
+ * How far a wedge turns the axle's nose up, rad: its thick end to the rear lifts the nose under a spring that lies over the axle, and
+ * lowers it under one below. @param angle between its faces, rad (0 to 0.35)
+ */
+export function wedgeNoseUp(angle: number, thick: 'front' | 'rear', arrangement: Arrangement): number {
+  requireNumber('wedge', angle, 0, 0.35);
+  return (thick === 'rear') === (arrangement === 'over') ? angle : -angle;
 }

@@ -327,11 +327,21 @@ function spread(points: readonly PressPoint[]): PressPoint[] {
   });
 }
 
+/** Faces of a wedge by an angle gauge are good to ± this, rad, 90 %. Common practice. */
+const WEDGE_HALF = 0.25 * (Math.PI / 180);
+
 /** What is known of a planned change, with its doubt. @param pack as it stands, for what a change is counted from */
 function plannedChange(change: PlannedChange, pack: PackInput | null, sheet: Sheet): Change {
   switch (change.kind) {
     case 'block':
       return { kind: 'block', height: blockEstimate(change.height, change.source ?? 'measured') };
+    case 'wedge':
+      return {
+        kind: 'wedge',
+        angle: measured(change.angle, WEDGE_HALF),
+        height: measured(change.height, LEAF_SHEET.blockHeight.half90),
+        thick: change.thick,
+      };
     case 'shackle':
       return { kind: 'shackle', length: shackleEstimate(change.length, change.source ?? 'measured') };
     case 'overAxle':

@@ -9,7 +9,8 @@ import { builtPack } from './built';
 import { type Estimate } from '../../estimate/estimate';
 import { ledgerValue, type LedgerLine } from '../../prediction/ledger';
 import { central, extraLoads } from '../../prediction/lines';
-import { predictAxle } from '../registry';
+import { predictAxle, standingOf } from '../registry';
+import { type PlannedChange } from './sheet';
 import { taught } from './springFit';
 
 const exact = (value: number): Estimate => ({ value, half90: 0, origin: 'measured' });
@@ -149,4 +150,22 @@ test('in every load state each line is its own solve and the end is the coupled 
       expect(Math.abs(value('rearch') - one(4))).toBeLessThan(0.1);
     });
   }
+});
+
+test('a wedge lifts by its height in the middle and turns the nose by its way round: over the axle and under it', () => {
+  const wedge = (thick: 'front' | 'rear', ...more: PlannedChange[]) => {
+    const sheet = flatbedSheet([{ kind: 'wedge', angle: 0.04, height: 9, thick }, ...more]);
+    return finish(predictAxle(assemble(sheet).input, false));
+  };
+  const state = (p: ReturnType<typeof wedge>) => p.sides.left!.states[0]!;
+  const rear = wedge('rear');
+  expect(state(rear).change).toBeCloseTo(9, 6);
+  expect(state(rear).ledger.find((l) => l.kind === 'wedge')!.value).toBeCloseTo(9, 6);
+  expect(standingOf(rear).noseUp).toBeCloseTo(0.04, 9);
+  expect(standingOf(wedge('front')).noseUp).toBeCloseTo(-0.04, 9);
+  const under = { ...flatbedSheet([{ kind: 'wedge', angle: 0.04, height: 9, thick: 'rear' }]) };
+  const below = assemble({ ...under, axle: { ...under.axle, arrangement: 'under' } }).input;
+  const told = finish(predictAxle(below, false));
+  expect(told.sides.left!.states[0]!.change).toBeCloseTo(-9, 6);
+  expect(standingOf(told).noseUp).toBeCloseTo(-0.04, 9);
 });

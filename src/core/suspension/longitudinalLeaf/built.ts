@@ -9,7 +9,7 @@ import {
 } from '../../mechanics/leafpack/pack';
 import { curvatureOfArch } from '../../mechanics/leafpack/eyes';
 import { SPRING_STEEL_E } from '../../material/steel';
-import { mainLeafAboveHub, type Stack } from '../../mechanics/stack/stack';
+import { mainLeafAboveHub, wedgeNoseUp, type Stack } from '../../mechanics/stack/stack';
 import { type LeafAxleInput, type Change } from './input';
 import { type Drawn } from '../../estimate/tree';
 
@@ -168,6 +168,8 @@ export function builtStack(input: DrawnInput, changes: readonly DrawnChange[]): 
       stack.perch = change.perch;
     }
   }
+  const wedge = changes.findLast((c) => c.kind === 'wedge');
+  if (wedge) stack.wedge = { height: wedge.height, noseUp: wedgeNoseUp(wedge.angle, wedge.thick, stack.arrangement) };
   return stack;
 }
 
@@ -189,5 +191,6 @@ export function clampGrowth(input: DrawnInput): number | undefined {
   const { changes } = input;
   if (changes.some((c) => c.kind === 'overAxle')) return undefined;
   const block = changes.findLast((c) => c.kind === 'block')?.height ?? input.block;
-  return builtDepth(input, changes) - builtDepth(input, []) + block - input.block;
+  const wedge = changes.findLast((c) => c.kind === 'wedge')?.height ?? 0;
+  return builtDepth(input, changes) - builtDepth(input, []) + block - input.block + wedge;
 }

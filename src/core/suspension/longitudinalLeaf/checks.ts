@@ -52,7 +52,9 @@ export const leafWork = (
 ): KindWork<LeafCheck, LeafStanding> => {
   const asked = { otherLeaves: input.changes.some(changesPack), threadsRead: input.ubolt !== null };
   return {
-    located: input.changes.some((c) => c.kind === 'overAxle' || (c.kind === 'block' && c.height.value > 0)),
+    located: input.changes.some(
+      (c) => c.kind === 'overAxle' || c.kind === 'wedge' || (c.kind === 'block' && c.height.value > 0),
+    ),
     arrangement: input.changes.some((c) => c.kind === 'overAxle') ? 'over' : input.arrangement,
     own: (standing) => leafChecks(asked, standing),
   };
@@ -69,10 +71,13 @@ export const leafStanding = (
   ),
 });
 
-/** Turn of the axle in the state of the day, of the side that turns most. A seat that stands higher behind turns the nose down. */
+/** The axle's nose up by its seat and its wedge, rad. A seat that stands higher behind turns it down. */
+const turnOf = ({ seatTilt, stack }: LeafFigures['elevation']): number => (stack.wedge?.noseUp ?? 0) - seatTilt;
+
+/** Turn of the axle in the state of the day, of the side that turns most. */
 export function leafNoseUp(states: readonly BuiltState<LeafFigures>[]): number | undefined {
   const turns = states.flatMap(({ today, old, built }) =>
-    today && old && built ? [old.elevation.seatTilt - built.elevation.seatTilt] : [],
+    today && old && built ? [turnOf(built.elevation) - turnOf(old.elevation)] : [],
   );
   return turns.reduce<number | undefined>((m, t) => (m === undefined || Math.abs(t) > Math.abs(m) ? t : m), undefined);
 }

@@ -68,6 +68,8 @@ export type Change =
   | { kind: 'addLeaf'; front: Estimate; rear: Estimate; thickness: Estimate; camber: Estimate; chord: Estimate }
   /** Block height after the work; 0 = none. */
   | { kind: 'block'; height: Estimate }
+  /** A wedge between spring and axle, its height in the middle. */
+  | { kind: 'wedge'; angle: Estimate; height: Estimate; thick: 'front' | 'rear' }
   | { kind: 'shackle'; length: Estimate }
   /** A leaf below the main one taken out; 0 = main, as the pack stands. */
   | { kind: 'removeLeaf'; leaf: number }

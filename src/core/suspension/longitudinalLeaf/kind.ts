@@ -93,7 +93,7 @@ export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
   draw,
   changes: ({ changes }) => changes,
   taught,
-  bySizeAlone: (change) => change.kind === 'block',
+  bySizeAlone: ({ kind }) => kind === 'block' || kind === 'wedge',
   solvable: (input, side) => input.pack !== null && input.sides[side].spring !== null,
   model: (drawn, side, care, spent) => new LeafSideModel(drawn, side, FINENESS[care], spent),
   lines: leafLines,

@@ -13,6 +13,7 @@ export const LEAF_LINES = [
   'rearch',
   'eyes',
   'block',
+  'wedge',
   'shackle',
   'overAxle',
 ] as const;
@@ -26,6 +27,7 @@ export const LINE: Record<DrawnChange['kind'], { kind: LeafLine; label: string; 
   rearch: { kind: 'rearch', label: 're-arched' },
   eyes: { kind: 'eyes', label: 'eye form' },
   block: { kind: 'block', label: 'block' },
+  wedge: { kind: 'wedge', label: 'wedge' },
   shackle: { kind: 'shackle', label: 'shackle' },
   overAxle: { kind: 'overAxle', label: 'spring over the axle' },
 };

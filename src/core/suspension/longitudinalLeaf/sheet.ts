@@ -39,6 +39,7 @@ export type PlannedChange =
   | { kind: 'rearch'; camber: number }
   | { kind: 'eyes'; form: EyeForm }
   | { kind: 'block'; height: number; source?: PartSource }
+  | { kind: 'wedge'; angle: number; height: number; thick: 'front' | 'rear' }
   | { kind: 'shackle'; length: number; source?: PartSource }
   | { kind: 'overAxle'; height: number };
 

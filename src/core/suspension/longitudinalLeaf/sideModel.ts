@@ -153,7 +153,9 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
   frictionHeight(changes: readonly DrawnChange[], extraLoad: number): number {
     const { spring } = this.state(changes, extraLoad);
     // The band on the load over the rate: the rate falls out.
-    return spring ? spring.solver.frictionHalfBand(spring.state.forces, spring.state.shape, 1) + this.rubbed(spring) : 0;
+    return spring
+      ? spring.solver.frictionHalfBand(spring.state.forces, spring.state.shape, 1) + this.rubbed(spring)
+      : 0;
   }
 
   /** Height that rubbing on the pad holds either way, mm. */
@@ -167,9 +169,7 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
     const at = (load: number) => this.state(changes, load - this.baseLoad);
     const state = this.state(changes, extraLoad);
     const told = figuresOf(state, whole ? at : null);
-    return told && state.spring
-      ? { ...told, frictionHeight: told.frictionHeight + this.rubbed(state.spring) }
-      : told;
+    return told && state.spring ? { ...told, frictionHeight: told.frictionHeight + this.rubbed(state.spring) } : told;
   }
 
   /**

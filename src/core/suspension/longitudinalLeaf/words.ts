@@ -45,6 +45,7 @@ const CHANGED: Record<string, string> = {
   chord: 'span over which the added leaf’s camber was read',
   height: 'height of the new block',
   length: 'length of the new shackle',
+  angle: 'angle of the wedge',
   perch: 'height of the new perch',
 };
 

@@ -129,11 +129,7 @@ function coilFigure(parts: FigureParts): Figure {
             { x: s.x(half * 0.4), y: s.y(pressed.value * 0.28) },
             { x: right + 66, y: mid + apart },
           ),
-          leader(
-            given('coilTurns'),
-            { x: s.x(half * 0.5), y: s.y(pressed.value * 0.5) },
-            { x: right + 66, y: mid },
-          ),
+          leader(given('coilTurns'), { x: s.x(half * 0.5), y: s.y(pressed.value * 0.5) }, { x: right + 66, y: mid }),
           leader(
             given('coilFree', side),
             { x: s.x(half * 0.5), y: s.y(pressed.value * 0.74) },

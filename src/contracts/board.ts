@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { AXLE_POSITIONS, SUSPENSION_IDS } from '@/core/suspension/names';
 import { id, when } from './basics';
 import { dueSchema } from './due';
 
@@ -8,7 +9,8 @@ export const boardRowSchema = z.object({
   id,
   jobId: id,
   vehicle: z.string(),
-  axle: z.string(),
+  axle: z.enum(AXLE_POSITIONS),
+  suspension: z.enum(SUSPENSION_IDS),
   complaint: z.string(),
   wantedChange: z.number(),
   wantedTyped: z.string(),

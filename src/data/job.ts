@@ -142,7 +142,7 @@ export const boardRows = (tx: Tx) =>
          LEFT JOIN ledger_line w ON w.prediction_id = l.id AND w.load_state_id = s.id AND w.side = t.side AND w.kind = 'load'
         GROUP BY l.job_axle_id
      )
-     SELECT x.id, j.id AS "jobId", v.name AS vehicle, a.position AS axle, j.complaint, x.wanted_change_mm AS "wantedChange",
+     SELECT x.id, j.id AS "jobId", v.name AS vehicle, a.position AS axle, a.suspension, j.complaint, x.wanted_change_mm AS "wantedChange",
             x.wanted_typed AS "wantedTyped", x.tolerance_mm AS tolerance, j.created_at AS "createdAt",
             (SELECT name FROM load_state s WHERE s.job_id = j.id AND s.wanted) AS "wantedState",
             f.change AS "predictedChange", f.half AS "predictedHalf",

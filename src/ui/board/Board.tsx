@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { Input } from 'antd';
 import { useState } from 'react';
 import { DUE_WORDS, dueNow, type DueRow, type DueWord } from '@/contracts/due';
+import { axleName } from '@/core/suspension/names';
 import { type BoardRow } from '@/contracts/board';
 import { type Person } from '@/contracts/person';
 import { STATIONS } from '@/contracts/stationNames';
@@ -103,7 +104,7 @@ function JobLine({ row, again, today }: { row: BoardRow; again: boolean; today: 
       <td>
         <Link className="job" href={`/jobs/${row.id}/${station.id}`} prefetch={false}>
           {again ? 'and its ' : `${row.vehicle}, `}
-          {row.axle} axle
+          {axleName(row.axle, row.suspension)}
         </Link>
         {again ? null : <div className="muted">{row.complaint}</div>}
       </td>

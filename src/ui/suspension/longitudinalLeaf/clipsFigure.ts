@@ -75,7 +75,8 @@ export function clipsFigure(values: Values, field: FieldOf, leafIds: readonly st
         }
       });
       const under = first + leafIds.length * ROW;
-      dimensions.push(leader(given('clipPlay'), { x: s.x(-front * 0.3), y: first - 8 }, { x: middle, y: under + 8 }));
+      const aside = s.x(-front * 0.7);
+      dimensions.push(leader(given('clipPlay'), { x: aside, y: under - ROW / 2 }, { x: aside, y: under + 8 }));
       return {
         shapes,
         dimensions,
@@ -86,7 +87,7 @@ export function clipsFigure(values: Values, field: FieldOf, leafIds: readonly st
             text: i === 0 ? '1 main' : `${i + 1}`,
           })),
           { x: s.x(rear) + 36, y: first - 28, text: 'tips' },
-          { x: middle - 44, y: under + 36, text: 'play in the clips' },
+          { x: aside + 26, y: under + 12, text: 'play in the clips' },
         ],
       };
     },

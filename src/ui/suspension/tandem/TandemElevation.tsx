@@ -92,8 +92,8 @@ const Beam = ({ s, width }: { s: Scale; width: number }) => (
       stroke="var(--ink)"
       strokeWidth="1.6"
     />
-    <text x={width - 18} y={s.y(20)} textAnchor="end" style={{ fill: 'var(--graphite)' }}>
-      frame, held still
+    <text x={(s.x(0) + width) / 2} y={s.y(52) - 12} textAnchor="middle" style={{ fill: 'var(--graphite)' }}>
+      frame
     </text>
   </g>
 );

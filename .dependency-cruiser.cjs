@@ -35,7 +35,15 @@ module.exports = {
     // No kind knows another one, nor the list of them.
     core('suspension/longitudinalLeaf', ...INPUTS, 'mechanics/', 'fastener/', 'prediction/', 'suspension/kind'),
     core('suspension/coilBeam', ...INPUTS, 'mechanics/coil/', 'prediction/', 'suspension/kind'),
-    core('suspension/tandem', ...INPUTS, 'mechanics/equalizer/', 'fastener/', 'inspection/', 'prediction/', 'suspension/kind'),
+    core(
+      'suspension/tandem',
+      ...INPUTS,
+      'mechanics/equalizer/',
+      'fastener/',
+      'inspection/',
+      'prediction/',
+      'suspension/kind',
+    ),
     core('measure', ...SPRINGS),
     core('parts', 'units/'),
     core('inspection', 'units/'),

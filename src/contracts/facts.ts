@@ -19,6 +19,7 @@ const pair = z.object({
   swing: z.number().nullable(),
   stop: z.number().nullable(),
   atStop: z.boolean(),
+  slope: z.number().default(0),
   step: z.object({ up: z.number(), down: z.number() }).nullable(),
 });
 

@@ -46,6 +46,7 @@ export const CHECK_NAMES: Record<FitItem, string> = {
   pairSwing: 'Rocker swings free',
   pairStress: 'Stress of the springs',
   pairEnds: 'Ends of the springs in their slippers',
+  pairLevel: 'Springs stand level on their slippers',
   pairDamped: 'Dampers',
   threads: 'U-bolts: three threads beyond the nut',
   runOut: 'U-bolts: nut stays on the thread',

@@ -95,7 +95,9 @@ const leafInput: z.ZodType<LeafAxleInput> = z.object({
   rolled: z.boolean(),
   pack: leafPack.nullable(),
   own: z.object({ side: z.enum(SIDES), pack: leafPack.nullable() }).exactOptional(),
-  shackle: z.object({ length: estimate, angle: estimate, eye: z.enum(['below', 'above']).exactOptional() }),
+  shackle: z
+    .object({ length: estimate, angle: estimate, eye: z.enum(['below', 'above']).exactOptional() })
+    .exactOptional(),
   pad: z.object({ slope: estimate, friction: estimate.exactOptional() }).exactOptional(),
   sides: z.object({ left: leafSide, right: leafSide }),
   tyreRate: estimate,

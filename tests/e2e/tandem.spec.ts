@@ -1,6 +1,6 @@
 import { type APIRequestContext } from '@playwright/test';
 import { type JobView } from '@/contracts/job';
-import { expect, test, typeInto } from './shop';
+import { expect, newJob, test, typeInto } from './shop';
 
 const POTS = '/jobs/5a1e0007-0000-4000-8000-000000000f00';
 const get = async (request: APIRequestContext, path: string): Promise<JobView> =>
@@ -122,4 +122,42 @@ test('the demo’s pot trailer: contradictions, tyres, the road, slippers instea
   await page.getByLabel('Coupling higher by').fill('60');
   await expect(verdict).not.toContainText('over its tyre');
   await expect(verdict).toContainText('each axle for itself');
+});
+
+test('two axles on slippers: each for itself, weighed apart, no rocker anywhere', async ({ page, request }) => {
+  const job = newJob();
+  const vehicle = {
+    ...job.vehicle,
+    form: 'trailer' as const,
+    suspension: 'tandemSlipper' as const,
+    position: 'rear' as const,
+  };
+  const made = await request.post('/api/jobs', { data: { ...job, vehicle, usual: null, wantedIn: 'today' } });
+  expect([made.status(), await made.text()]).toEqual([200, expect.anything()]);
+  await page.goto(`/jobs/${job.id}/measure`);
+  await expect(page.getByRole('region', { name: 'Rocker', exact: true })).toHaveCount(0);
+  for (const [field, text] of [
+    ['Hubs to frame, midway, left', '200'],
+    ['Load on both axles', '1500'],
+    ['Leaves in one spring', '5'],
+    ['Leaf width', '50'],
+    ['Leaf thickness', '6.5'],
+    ['Hanger eye to centre bolt', '340'],
+    ['Inner end to centre bolt', '338'],
+    ['Arch, front axle, left', '40'],
+  ] as const)
+    await typeInto(page, field, text);
+  await expect(page.getByTestId('pair-verdict')).toContainText('50:50');
+  await expect(page.getByTestId('pair-verdict')).toContainText('each axle for itself');
+  const frame = page.getByRole('region', { name: 'Frame and axles', exact: true });
+  await frame.locator('summary').click();
+  await typeInto(page, 'Front axle alone', '850');
+  await typeInto(page, 'Rear axle alone', '650');
+  await expect(page.getByTestId('pair-verdict')).toContainText('57:43');
+  await page.goto(`/jobs/${job.id}/choose`);
+  await page.getByRole('button', { name: '+ Slippers' }).click();
+  await typeInto(page, 'Frame to the slipper’s face', '150');
+  const ledger = page.getByTestId('ledger');
+  await expect(ledger.locator('tr').filter({ hasText: 'slippers' })).toContainText('+20');
+  await expect(page.getByRole('region', { name: 'Will it go together' })).toContainText('inner ends stand 90 mm below');
 });

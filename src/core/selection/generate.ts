@@ -250,7 +250,10 @@ const blockOut = (): Step => ({
 
 const shacklesOf = (parts: readonly StockPart[], input: LeafAxleInput): Step[] =>
   parts
-    .filter((part) => part.kind === 'shackle' && Math.abs(part.betweenBolts! - input.shackle.length.value) > 2)
+    .filter(
+      (part) =>
+        part.kind === 'shackle' && input.shackle && Math.abs(part.betweenBolts! - input.shackle.length.value) > 2,
+    )
     .map((part): Step => ({
       id: `shackle:${part.id}`,
       name: part.name,

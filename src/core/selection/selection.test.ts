@@ -112,7 +112,7 @@ test('whatever lies on the shelf, just what the trade allows is offered: nothing
       const taken = new Set(found.flatMap((c) => c.parts.map((p) => p.id)));
       for (const p of parts) {
         // A shackle as long as the one that is there changes nothing; a strict wish leaves out blocks and used parts.
-        const useless = p.kind === 'shackle' && Math.abs(p.betweenBolts! - input.shackle.length.value) <= 2;
+        const useless = p.kind === 'shackle' && Math.abs(p.betweenBolts! - input.shackle!.length.value) <= 2;
         const left = strict && (p.used || p.kind === 'block');
         const expected = mayBeOffered(p, steered) && !useless && !left;
         offered[expected ? 'yes' : 'no'] += 1;

@@ -33,7 +33,7 @@ test('optional readings fall back to a default that says it is one', () => {
     without(flatbedSheet(), 'shackleLength', 'shackleAngle', 'eyeBore', 'tubeDiameter'),
   );
   expect(missing).toEqual([]);
-  expect(input.shackle.length).toMatchObject({ value: 105, origin: 'assumed' });
+  expect(input.shackle!.length).toMatchObject({ value: 105, origin: 'assumed' });
   expect(input.tubeDiameter.half90).toBeGreaterThan(assemble(flatbedSheet()).input.tubeDiameter.half90);
 });
 

@@ -158,13 +158,7 @@ function rearEndOf(
   or: (at: LeafLookup, fallback: { value: number; half90: number }) => Estimate,
 ): Pick<LeafAxleInput, 'shackle' | 'pad'> {
   const { rearEnd } = sheet.pack;
-  if (rearEnd === 'pad') {
-    const none = ({ value }: { value: number }) => measured(value, 0);
-    return {
-      shackle: { length: none(ASSUMED.shackleLength), angle: none(ASSUMED.shackleAngle) },
-      pad: { slope: assumed(ASSUMED.padSlope), friction: assumed(ASSUMED.padFriction) },
-    };
-  }
+  if (rearEnd === 'pad') return { pad: { slope: assumed(ASSUMED.padSlope), friction: assumed(ASSUMED.padFriction) } };
   return {
     shackle: {
       length: or({ point: 'shackleLength' }, ASSUMED.shackleLength),

@@ -105,9 +105,9 @@ export interface LeafAxleInput {
   pack: PackInput | null;
   /** The pack of a side that is unlike the other's; `pack` is then the other side's. */
   own?: { side: Side; pack: PackInput | null };
-  /** `eye` against its pivot: hanging below it when not said. */
-  shackle: { length: Estimate; angle: Estimate; eye?: ShackleEye };
-  /** The rear end slides under a pad of the frame of this slope, rad, rising rearwards; there is no shackle then. */
+  /** `eye` against its pivot: hanging below it when not said. Absent where the rear end slides under a pad. */
+  shackle?: { length: Estimate; angle: Estimate; eye?: ShackleEye };
+  /** The rear end slides under a pad of the frame of this slope, rad, rising rearwards; there is no shackle then. (Inputs of core 0.4.0 carried one besides, of no effect.) */
   pad?: {
     slope: Estimate;
     /** Between leaf and pad; absent in inputs of an earlier core, which left it out. */

@@ -62,7 +62,7 @@ test('what a reading takes off the band is what reading it does', () => {
       leafId: null,
       stateId: loaded ? 'today' : null,
       rolled: null,
-      value: loaded ? input.shackle.angle.value : input.shackle.length.value,
+      value: loaded ? input.shackle!.angle.value : input.shackle!.length.value,
     };
     const after = half(assemble({ ...sheet, readings: [...sheet.readings, row] }).input);
     expect(before.firstOrder - after.firstOrder).toBeCloseTo(narrows, 2);

@@ -35,7 +35,11 @@ const clampOf = (input: DrawnInput): Clamp => ({
 });
 
 /** How the rear end is held in the state the readings are of. */
-export const holdOf = ({ pad, shackle }: Pick<DrawnInput, 'pad' | 'shackle'>): RearHold => pad ?? shackle;
+export function holdOf({ pad, shackle }: Pick<DrawnInput, 'pad' | 'shackle'>): RearHold {
+  const hold = pad ?? shackle;
+  if (!hold) throw new CoreError('bad-input', 'shackle', 'nothing says what holds the rear end of the spring');
+  return hold;
+}
 
 /** A pack as some of the changes leave it, with the shapes it was last solved in. */
 interface Build {

@@ -3,7 +3,7 @@ import { type Verdict } from '../../verdict';
 import { type DrawnChange } from './sideModel';
 
 /** What a pair of axles asks of what must fit. */
-export type TandemCheck = 'pairTyres' | 'pairSwing' | 'pairStress' | 'pairEnds' | 'pairDamped';
+export type TandemCheck = 'pairTyres' | 'pairSwing' | 'pairStress' | 'pairEnds' | 'pairLevel' | 'pairDamped';
 
 /** A pair as built in one load state, as far as it is judged. */
 export interface PairStanding {
@@ -12,6 +12,8 @@ export interface PairStanding {
   swing: number | null;
   stop: number | null;
   atStop: boolean;
+  /** Inner ends of the springs below their hanger eyes, mm, the mean of both. */
+  slope: number;
   step: { up: number; down: number } | null;
 }
 
@@ -57,7 +59,13 @@ export function pairChecks(asked: PairAsked, standing: readonly PairStanding[]):
       })),
       ...ends(asked),
     ];
-  return [tyres(asked, standing), ...(asked.apart ? [] : [swing(standing)]), stress(standing), ...ends(asked)];
+  return [
+    tyres(asked, standing),
+    ...(asked.apart ? [] : [swing(standing)]),
+    stress(standing),
+    ...(asked.apart ? [level(standing)] : []),
+    ...ends(asked),
+  ];
 }
 
 function tyres({ wheelLimit }: PairAsked, standing: readonly PairStanding[]): Verdict<TandemCheck> {
@@ -113,6 +121,24 @@ function stress(standing: readonly PairStanding[]): Verdict<TandemCheck> {
         : `${most.toFixed(0)} of ${limit} MPa under the heaviest load, nip left out.`,
     figure: { quantity: 'stress', dimension: 'stress', value: most, limit, margin: limit - most },
     source: 'handbook sum; limit as for any leaf',
+  };
+}
+
+/** A spring that slopes more than this between its ends on slippers was hung in the wrong holes, mm. Chosen. */
+const SLOPED = 20;
+
+/** On slippers the holes are picked that let the springs stand level under their load. */
+function level(standing: readonly PairStanding[]): Verdict<TandemCheck> {
+  const { slope } = standing.at(-1)!;
+  const off = Math.abs(slope);
+  return {
+    item: 'pairLevel',
+    state: off > SLOPED ? 'look' : 'fits',
+    text:
+      off > SLOPED
+        ? `The inner ends stand ${off.toFixed(0)} mm ${slope > 0 ? 'below' : 'above'} the hanger eyes: holes that much ${slope > 0 ? 'higher' : 'lower'} set the springs level.`
+        : `The springs stand level within ${off.toFixed(0)} mm.`,
+    figure: { quantity: 'slope of the spring', dimension: 'length', value: off, limit: SLOPED, margin: SLOPED - off },
   };
 }
 

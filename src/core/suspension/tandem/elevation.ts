@@ -46,6 +46,10 @@ export function shapeOf(given: Given): PairShape {
   };
 }
 
+/** Inner ends of the springs below their hanger eyes, mm, the mean of both. */
+export const slopeOf = ({ innerDrop, outerDrop }: PairShape): number =>
+  (innerDrop.front + innerDrop.rear) / 2 - outerDrop;
+
 interface Spot {
   x: number;
   y: number;

@@ -85,8 +85,8 @@ const made = <K extends TandemKind>(
   standing: (states) =>
     states.flatMap(({ built }) => {
       if (!built) return [];
-      const { front, rear, swing, stop, atStop, step } = built;
-      return [{ front, rear, swing, stop, atStop, step }];
+      const { front, rear, swing, stop, atStop, step, slope } = built;
+      return [{ front, rear, swing, stop, atStop, step, slope }];
     }),
 });
 

@@ -11,7 +11,7 @@ import {
 } from '../../mechanics/equalizer/stance';
 import { type Side } from '../../vehicle/side';
 import { type SideModel, type SpringFigures } from '../kind';
-import { type PairShape, shapeOf } from './elevation';
+import { shapeOf, slopeOf, type PairShape } from './elevation';
 import { type TandemAxleInput, type TandemChange } from './input';
 import { frictionShare, seatRate, seatStress, type SpringSizes } from './spring';
 
@@ -42,6 +42,8 @@ export interface TandemFigures extends SpringFigures {
   step: { up: number; down: number } | null;
   /** Of the frame, nose down positive, rad. */
   pitch: number;
+  /** Inner ends of the springs below their hanger eyes, mm, the mean of both. */
+  slope: number;
   /** Rate of one spring, N/mm. */
   each: number;
   shape: PairShape;
@@ -260,6 +262,14 @@ export class TandemSideModel implements SideModel<DrawnChange, TandemFigures> {
       arch: build.free[end] - stance[end] / each,
     });
     const [front, rear] = [of('front'), of('rear')];
+    const shape = shapeOf({
+      ...build,
+      arch: { front: front.arch, rear: rear.arch },
+      swing: stance.swing,
+      spacing: this.input.spacing,
+      tube: this.input.tube,
+      shackle: this.input.rocker?.shackle ?? 0,
+    });
     return {
       load,
       rate,
@@ -274,14 +284,8 @@ export class TandemSideModel implements SideModel<DrawnChange, TandemFigures> {
       step: freeStep(this.pairOf(build), load, stance.pitch),
       pitch: stance.pitch,
       each,
-      shape: shapeOf({
-        ...build,
-        arch: { front: front.arch, rear: rear.arch },
-        swing: stance.swing,
-        spacing: this.input.spacing,
-        tube: this.input.tube,
-        shackle: this.input.rocker?.shackle ?? 0,
-      }),
+      slope: slopeOf(shape),
+      shape,
     };
   }
 }

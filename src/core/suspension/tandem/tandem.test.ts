@@ -153,6 +153,11 @@ test('a tyre over its load is a stop, an unasked one is not checked; ends with e
   expect(row(pairChecks({ ...asked, wheelLimit: null }, [state]), 'pairTyres')).toBe('not checked');
   expect(row(pairChecks({ ...asked, apart: true, converted: true }, [state]), 'pairEnds')).toBe('does not fit');
   expect(row(pairChecks(asked, []), 'pairSwing')).toBe('not checked');
+  // On slippers the holes are told that set the springs level.
+  const sloped = (slope: number) =>
+    pairChecks({ ...asked, apart: true }, [{ ...state, slope }]).find((r) => r.item === 'pairLevel')!;
+  expect(sloped(12).state).toBe('fits');
+  expect(sloped(35)).toMatchObject({ state: 'look', text: expect.stringContaining('holes that much higher') });
 });
 
 test('ways: the shelf’s parts ranked by the wish, springs that do not suit left out, the rocker turned round among them', () => {

@@ -8,6 +8,7 @@ export function assumedParts(input: LeafAxleInput): string[] {
     .filter(({ path, estimate }) => estimate.origin === 'assumed' && !path.endsWith('departure') && path !== 'tyreRate')
     .filter(({ path, estimate }) => path !== 'block' || estimate.half90 > 0)
     .map(({ path }) => inputLabel(path));
-  const hangs = input.pack && !input.shackle.eye && !input.pad ? ['that the eye hangs below the shackle’s pivot'] : [];
+  const hangs =
+    input.pack && input.shackle && !input.shackle.eye ? ['that the eye hangs below the shackle’s pivot'] : [];
   return [...new Set([...named, ...hangs])];
 }

@@ -51,6 +51,7 @@ export function TandemFiguresSheet({ title, stateName, old, built }: Props) {
           'its stop was not read'
         ),
     },
+    { name: 'Inner ends below the hanger eyes', of: (f) => <Length mm={f.slope} signed /> },
     { name: 'Pitch of the frame, nose down', of: (f) => <span className="figure">{degrees(f.pitch)}</span> },
     {
       name: 'Rate of one spring, by the handbook and what a second load taught',

@@ -2,7 +2,7 @@
 import { useState, type ReactNode } from 'react';
 import { type ChangeRow } from '@/contracts/plan';
 import { priceText } from '@/core/units/format';
-import { type Verdict } from '@/core/verdict';
+import { type SolvedWay } from '@/core/prediction/ways';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
@@ -12,18 +12,7 @@ import { Length, PlusMinus } from '../measured/Figure';
 import { lineOf } from './planDraft';
 import { type PlanHandle } from './usePlan';
 
-/** One way to what is wanted, of any kind of axle. */
-export interface Way {
-  id: string;
-  name: string;
-  /** From what is wanted, mm. */
-  off: number;
-  checks: readonly Verdict[];
-  price: number | null;
-  days: number | null;
-}
-
-interface Props<W extends Way> {
+interface Props<W extends SolvedWay> {
   job: JobHandle;
   plan: PlanHandle;
   /** Best first. */
@@ -46,7 +35,7 @@ interface Props<W extends Way> {
 const FIRST = 8;
 
 /** Parts of the shelf, solved in every load state and ranked by the wish; one tap makes a way the plan. */
-export function WaysSheet<W extends Way>(props: Props<W>) {
+export function WaysSheet<W extends SolvedWay>(props: Props<W>) {
   const { job, plan, ways, columns, planOf, lacks, empty, untold = [], label, children } = props;
   const { view } = job;
   const { busy, problem, run } = useSend();
@@ -125,7 +114,7 @@ export function WaysSheet<W extends Way>(props: Props<W>) {
 }
 
 interface RowProps {
-  way: Way;
+  way: SolvedWay;
   untold: readonly string[];
   busy: boolean;
   onTake: () => void;

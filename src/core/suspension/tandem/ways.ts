@@ -1,22 +1,16 @@
-import { CoreError } from '../../errors';
 import { draw } from '../../estimate/tree';
-import { central, extraLoads } from '../../prediction/lines';
+import { central } from '../../prediction/lines';
+import { bestFirst, boughtFor, meanStates, solvedSides, type SolvedWay, type WayPart } from '../../prediction/ways';
 import { SIDES, type Side } from '../../vehicle/side';
 import { type Verdict } from '../../verdict';
 import { planned, type PlannedTandemChange } from './assemble';
 import { askedOf, pairChecks, type TandemCheck } from './checks';
 import { type PairSpring, type RockerInput, type TandemAxleInput } from './input';
-import { TandemSideModel, type TandemFigures } from './sideModel';
+import { TandemSideModel } from './sideModel';
 import { taughtPair } from './taught';
 
-/** A part of the shelf as far as pairs of axles go; lengths mm, price of one piece in the shop's own money. */
-export interface PairPart {
-  id: string;
-  name: string;
-  price: number | null;
-  /** Until it is here: 0 when enough lie on the shelf; null when nobody knows. */
-  days: number | null;
-  used: boolean;
+/** A part of the shelf as far as pairs of axles go; lengths mm. */
+export interface PairPart extends WayPart {
   what:
     | {
         kind: 'springs';
@@ -36,25 +30,16 @@ export interface PairPart {
 }
 
 /** One way to another height or another share: parts of the shelf for both sides and both axles, or a piece turned round. */
-export interface PairWay {
-  id: string;
-  name: string;
+export interface PairWay extends SolvedWay {
   parts: PairPart[];
-  /** Pieces of each part that both sides take. */
-  pieces: number[];
   changes: PlannedTandemChange[];
   states: { id: string; change: number; rate: number; rateBefore: number; stress: number; share: number }[];
-  /** From what is wanted, mm; short by is negative. */
-  off: number;
   checks: Verdict<TandemCheck>[];
-  price: number | null;
-  days: number | null;
 }
 
 /** Another spring must come this near to the old one's width, and its halves, to sit between the same hangers, mm; chosen. */
 const SUITS = { width: 3, half: 12, inside: 8, arms: 16 } as const;
-/** Nearer than this no prediction tells apart, mm. */
-const ALIKE = 3;
+/** Pieces that both sides and both axles take. */
 const PIECES: Record<PairPart['what']['kind'], number> = { springs: 4, shackle: 8, rocker: 2, slipper: 4 };
 
 /** Why a part is never offered for this pair; null when it may be. */
@@ -128,18 +113,8 @@ export function pairWays(
   return [
     ...turned.flatMap((change) => wayOf(input, sides, [], [change], wanted) ?? []),
     ...sets.flatMap(made),
-  ].toSorted(
-    (p, q) =>
-      Number(unfit(p)) - Number(unfit(q)) ||
-      Math.max(0, Math.abs(p.off) - ALIKE) - Math.max(0, Math.abs(q.off) - ALIKE) ||
-      p.parts.length - q.parts.length ||
-      (p.price ?? Infinity) - (q.price ?? Infinity) ||
-      (p.id < q.id ? -1 : 1),
-  );
+  ].toSorted(bestFirst);
 }
-
-/** Told with its reason, behind all that can be built. */
-const unfit = (way: PairWay): boolean => way.checks.some(({ state }) => state === 'does not fit' || state === 'stop');
 
 /** undefined where the pair cannot stand under one of the loads. */
 function wayOf(
@@ -149,45 +124,35 @@ function wayOf(
   changes: PlannedTandemChange[],
   wanted: { stateId: string; change: number },
 ): PairWay | undefined {
-  try {
-    const made = changes.map(planned);
-    const solved = sides.map((side) => {
+  const made = changes.map(planned);
+  const solved = solvedSides(() =>
+    sides.map((side) => {
       const drawn = draw({ ...taughtPair(input, side).input, changes: made }, central);
-      const model = new TandemSideModel(drawn, side);
-      return extraLoads(drawn, drawn.states.length).map((extra) => ({
-        change: model.rise(drawn.changes, extra) - model.rise([], extra),
-        old: model.figures([], extra)!,
-        built: model.figures(drawn.changes, extra)!,
-      }));
-    });
-    const mean = (of: (s: { change: number; old: TandemFigures; built: TandemFigures }) => number, k: number) =>
-      solved.reduce((sum, states) => sum + of(states[k]!), 0) / solved.length;
-    const states = input.states.map(({ id }, k) => ({
-      id,
-      change: mean((s) => s.change, k),
-      rate: mean((s) => s.built.rate, k),
-      rateBefore: mean((s) => s.old.rate, k),
-      stress: Math.max(...solved.flatMap((side) => [side[k]!.built.front.stress, side[k]!.built.rear.stress])),
-      share: mean((s) => s.built.share, k),
-    }));
-    const there = states.find((s) => s.id === wanted.stateId) ?? states[0]!;
-    const pieces = parts.map((p) => PIECES[p.what.kind]);
-    const prices = parts.map((p, k) => p.price && p.price * pieces[k]!);
-    const days = parts.map((p) => p.days);
+      return { drawn, model: new TandemSideModel(drawn, side) };
+    }),
+  );
+  if (!solved) return undefined;
+  const states = meanStates(input.states, solved).map((state, k) => {
+    const here = solved.map((side) => side[k]!.built);
     return {
-      id: parts.map((p) => p.id).join('+') || 'turned',
-      name: parts.map((p) => p.name).join(' with ') || 'the rocker turned round',
-      ...{ parts, pieces, changes, states },
-      off: there.change - wanted.change,
-      checks: pairChecks(
-        askedOf(input.kind, made, input.wheelLimit),
-        solved.flatMap((side) => side.map((s) => s.built)),
-      ),
-      price: prices.some((p) => p === null) ? null : prices.reduce<number>((sum, p) => sum + p!, 0),
-      days: days.some((d) => d === null) ? null : Math.max(0, ...days.map((d) => d!)),
+      ...state,
+      stress: Math.max(...here.flatMap(({ front, rear }) => [front.stress, rear.stress])),
+      share: here.reduce((sum, { share }) => sum + share, 0) / here.length,
     };
-  } catch (error) {
-    if (error instanceof CoreError) return undefined;
-    throw error;
-  }
+  });
+  const there = states.find((s) => s.id === wanted.stateId) ?? states[0]!;
+  return {
+    id: parts.map((p) => p.id).join('+') || 'turned',
+    name: parts.map((p) => p.name).join(' with ') || 'the rocker turned round',
+    ...{ parts, changes, states },
+    off: there.change - wanted.change,
+    checks: pairChecks(
+      askedOf(input.kind, made, input.wheelLimit),
+      solved.flatMap((side) => side.map((s) => s.built)),
+    ),
+    ...boughtFor(
+      parts,
+      parts.map((p) => PIECES[p.what.kind]),
+    ),
+  };
 }

@@ -1,7 +1,7 @@
 import { type ReactNode } from 'react';
 import { COIL_STEEL_LIMIT } from '@/core/mechanics/coil/coil';
 import { type CoilFigures } from '@/core/suspension/coilBeam/sideModel';
-import { Sheet } from '../../controls/Sheet';
+import { WasBecomes } from '../../choose/WasBecomes';
 import { Length } from '../../measured/Figure';
 import { Quantity } from '../../measured/Quantity';
 
@@ -43,36 +43,8 @@ export function CoilFiguresSheet({ title, stateName, old, built }: Props) {
     { name: 'Stays straight', of: (f) => (f.straight ? 'yes' : 'may bow out; look for rub marks') },
   ];
   return (
-    <Sheet title={title} aside={<span className="muted">{stateName}</span>}>
-      <div className="scroll">
-        <table className="plain" data-testid="coil-figures">
-          <thead>
-            <tr>
-              <th scope="col">what</th>
-              <th scope="col" className="number">
-                {built ? 'was' : 'is'}
-              </th>
-              {built ? (
-                <th scope="col" className="number">
-                  becomes
-                </th>
-              ) : null}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <tr key={row.name}>
-                <td>{row.name}</td>
-                <td className={built ? 'number muted' : 'number'}>{row.of(old)}</td>
-                {built ? <td className="number">{row.of(built)}</td> : null}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-      <p className="muted small">
-        Rate is not rating: the axle, tyre, wheel or plate with the lowest figure decides the load.
-      </p>
-    </Sheet>
+    <WasBecomes title={title} stateName={stateName} rows={rows} old={old} built={built} testId="coil-figures">
+      Rate is not rating: the axle, tyre, wheel or plate with the lowest figure decides the load.
+    </WasBecomes>
   );
 }

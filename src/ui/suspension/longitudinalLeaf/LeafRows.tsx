@@ -1,68 +1,81 @@
 'use client';
+import { type ReactNode } from 'react';
 import { type PointId } from '@/core/measure/points';
 import { otherOf } from '@/core/vehicle/side';
 import { type JobHandle } from '../../job/useJob';
 import { FieldOfSheet, type FieldHooks } from '../../measure/FieldOfSheet';
 
-/** Leaf by leaf from the main leaf down: thickness, then each tip. */
-export function LeafRows({ job, own = false, ...hooks }: FieldHooks & { job: JobHandle; own?: boolean }) {
-  const side = job.view.own?.pack.side;
+type Props = FieldHooks & { job: JobHandle; own?: boolean };
+type FieldOfLeaf = (point: PointId, label: string) => ReactNode;
+
+/** The side that a pack is of, where the sides are unlike. */
+const whereOf = ({ view }: JobHandle, own: boolean): string => {
+  const side = view.own?.pack.side;
+  return side ? `, ${own ? side : otherOf(side)}` : '';
+};
+
+/** One row a leaf, from the main leaf down. */
+function Rows(
+  props: Props & { name: (leaf: number) => string; children: (field: FieldOfLeaf, i: number) => ReactNode },
+) {
+  const { job, own = false, name, children, ...hooks } = props;
   const { leaves } = (own && job.view.own) || job.view;
-  const where = side ? `, ${own ? side : otherOf(side)}` : '';
-  const field = (point: PointId, leafId: string, label: string) => (
-    <FieldOfSheet job={job} at={{ point, side: null, leafId, stateId: null }} label={label} {...hooks} />
-  );
-  return (
-    <div>
-      {leaves.map((leaf, i) => (
-        <div key={leaf.id} className="leaf-row" role="group" aria-label={`Leaf ${i + 1}${where}`}>
-          <div className="name">
-            <span className="figure">{i + 1}</span> {i === 0 ? 'main' : ''}
-          </div>
-          {field('leafThickness', leaf.id, 'Thickness')}
+  return leaves.map((leaf, i) => (
+    <div key={leaf.id} className="leaf-row" role="group" aria-label={`${name(i + 1)}${whereOf(job, own)}`}>
+      <div className="name">
+        <span className="figure">{i + 1}</span> {i === 0 ? 'main' : ''}
+      </div>
+      {children(
+        (point, label) => (
+          <FieldOfSheet job={job} at={{ point, side: null, leafId: leaf.id, stateId: null }} label={label} {...hooks} />
+        ),
+        i,
+      )}
+    </div>
+  ));
+}
+
+/** Leaf by leaf from the main leaf down: thickness, then each tip. */
+export const LeafRows = (props: Props) => (
+  <div>
+    <Rows {...props} name={(leaf) => `Leaf ${leaf}`}>
+      {(field, i) => (
+        <>
+          {field('leafThickness', 'Thickness')}
           {i === 0 ? (
             <p className="muted tips">its tips are the eyes</p>
           ) : (
             <>
-              {field('leafFront', leaf.id, 'Pin to front tip')}
-              {field('leafRear', leaf.id, 'Pin to rear tip')}
+              {field('leafFront', 'Pin to front tip')}
+              {field('leafRear', 'Pin to rear tip')}
             </>
           )}
-        </div>
-      ))}
-    </div>
-  );
-}
+        </>
+      )}
+    </Rows>
+  </div>
+);
 
 /** Leaf by leaf what only some packs have: tips that thin out, clips. */
-export function ClipRows({ job, own = false, ...hooks }: FieldHooks & { job: JobHandle; own?: boolean }) {
-  const side = job.view.own?.pack.side;
-  const { leaves } = (own && job.view.own) || job.view;
-  const where = side ? `, ${own ? side : otherOf(side)}` : '';
-  const field = (point: PointId, leafId: string, label: string) => (
-    <FieldOfSheet job={job} at={{ point, side: null, leafId, stateId: null }} label={label} {...hooks} />
-  );
-  return (
-    <details className="more">
-      <summary>
-        <span>leaves that thin out towards their tips, rebound clips{where}</span>
-      </summary>
-      {leaves.map((leaf, i) => (
-        <div key={leaf.id} className="leaf-row" role="group" aria-label={`Tips and clips of leaf ${i + 1}${where}`}>
-          <div className="name">
-            <span className="figure">{i + 1}</span> {i === 0 ? 'main' : ''}
-          </div>
-          {field('leafTip', leaf.id, 'Thickness at the tips')}
+export const ClipRows = (props: Props) => (
+  <details className="more">
+    <summary>
+      <span>leaves that thin out towards their tips, rebound clips{whereOf(props.job, props.own ?? false)}</span>
+    </summary>
+    <Rows {...props} name={(leaf) => `Tips and clips of leaf ${leaf}`}>
+      {(field, i) => (
+        <>
+          {field('leafTip', 'Thickness at the tips')}
           {i === 0 ? (
             <p className="muted tips">clips are carried by the leaves below</p>
           ) : (
             <>
-              {field('clipFront', leaf.id, 'Bolt to clip, in front')}
-              {field('clipRear', leaf.id, 'Bolt to clip, behind')}
+              {field('clipFront', 'Bolt to clip, in front')}
+              {field('clipRear', 'Bolt to clip, behind')}
             </>
           )}
-        </div>
-      ))}
-    </details>
-  );
-}
+        </>
+      )}
+    </Rows>
+  </details>
+);

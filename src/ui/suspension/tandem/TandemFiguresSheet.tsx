@@ -1,7 +1,7 @@
 import { type ReactNode } from 'react';
 import { SPRING_STEEL_LIMITS } from '@/core/material/steel';
 import { type PairEndFigures, type TandemFigures } from '@/core/suspension/tandem/sideModel';
-import { Sheet } from '../../controls/Sheet';
+import { WasBecomes } from '../../choose/WasBecomes';
 import { Length } from '../../measured/Figure';
 import { Quantity } from '../../measured/Quantity';
 
@@ -69,37 +69,9 @@ export function TandemFiguresSheet({ title, stateName, old, built }: Props) {
     },
   ];
   return (
-    <Sheet title={title} aside={<span className="muted">{stateName}</span>}>
-      <div className="scroll">
-        <table className="plain" data-testid="pair-figures">
-          <thead>
-            <tr>
-              <th scope="col">what</th>
-              <th scope="col" className="number">
-                {built ? 'was' : 'is'}
-              </th>
-              {built ? (
-                <th scope="col" className="number">
-                  becomes
-                </th>
-              ) : null}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <tr key={row.name}>
-                <td>{row.name}</td>
-                <td className={built ? 'number muted' : 'number'}>{row.of(old)}</td>
-                {built ? <td className="number">{row.of(built)}</td> : null}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-      <p className="muted small">
-        Stress by the handbook, nip left out. Rate is not rating: axle, tyre, wheel or plate with the lowest figure
-        decides the load.
-      </p>
-    </Sheet>
+    <WasBecomes title={title} stateName={stateName} rows={rows} old={old} built={built} testId="pair-figures">
+      Stress by the handbook, nip left out. Rate is not rating: axle, tyre, wheel or plate with the lowest figure
+      decides the load.
+    </WasBecomes>
   );
 }

@@ -2,6 +2,7 @@
 import { type JobView } from '@/contracts/job';
 import { CHANGE_KINDS, type ChangeKind } from '@/contracts/plan';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
+import { Length } from '../measured/Figure';
 import { TypedField } from '../measured/TypedField';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { type ReactNode } from 'react';
@@ -40,6 +41,25 @@ const AgeChips = ({ line, onPick }: { line: DraftLine; onPick: (used: boolean) =
     onPick={(id) => onPick(id === 'used')}
   />
 );
+
+/** A leaf that is a little longer than the main leaf is solved as long as it; a person must cut it, or read again. */
+function LongerThanMain({ view, line }: { view: JobView; line: DraftLine }) {
+  const read = (point: 'eyeToPinFront' | 'eyeToPinRear') =>
+    view.readings.find((r) => r.point === point && r.phase === 'before')?.value ?? Infinity;
+  const over = Math.max(
+    (line.values.front?.value ?? 0) - read('eyeToPinFront'),
+    (line.values.rear?.value ?? 0) - read('eyeToPinRear'),
+  );
+  if (over <= 0) return null;
+  return (
+    <p>
+      <Marked kind="look">
+        It is <Length mm={over} /> longer than the main leaf: read both again. Up to the tape’s own doubt it is reckoned
+        as long as the main leaf; a longer one does not go under it.
+      </Marked>
+    </p>
+  );
+}
 
 /** The plan of changes, line by line. */
 export function PlanEditor({ view, plan, children }: { view: JobView; plan: PlanHandle; children?: ReactNode }) {
@@ -129,6 +149,7 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
                 </Marked>
               </p>
             ) : null}
+            {line.kind === 'addLeaf' ? <LongerThanMain view={view} line={line} /> : null}
             {line.pack ? (
               <p className="small">
                 {line.pack.leaves.length} leaves, {line.pack.used ? 'used' : 'new'}

@@ -2,6 +2,7 @@ import { axleLoadHalf, loadsOf, unsprungOf } from '../../sheet/loads';
 import { type Assembly, type Wanting } from '../kind';
 import { type LeafAxleInput, type Change, type MoreReadings, type PackInput, type SpringInput } from './input';
 import { type Side, SIDES } from '../../vehicle/side';
+import { withinMain } from '../../mechanics/leafpack/pack';
 import { type Estimate } from '../../estimate/estimate';
 import { fuelDiffers } from '../../vehicle/likeWithLike';
 import { GRAVITY } from '../../material/steel';
@@ -324,6 +325,10 @@ function spread(points: readonly PressPoint[]): PressPoint[] {
 /** Faces of a wedge by an angle gauge are good to ± this, rad, 90 %. Common practice. */
 const WEDGE_HALF = 0.25 * (Math.PI / 180);
 
+/** Half lengths within the main leaf's, as far as the tape may err. */
+const heldWithin = (leaf: { front: number; rear: number }, main: { front: Estimate; rear: Estimate } | undefined) =>
+  withinMain({ front: leaf.front, rear: leaf.rear }, main ? { front: main.front.value, rear: main.rear.value } : leaf);
+
 /** What is known of a planned change, with its doubt. @param pack as it stands, for what a change is counted from */
 function plannedChange(change: PlannedChange, pack: PackInput | null, sheet: Sheet): Change {
   switch (change.kind) {
@@ -353,7 +358,15 @@ function plannedChange(change: PlannedChange, pack: PackInput | null, sheet: She
       };
     }
     case 'addLeaf':
-      return { kind: 'addLeaf', ...leafEstimates(change, change.source, change.camberKnown ?? true) };
+      // Read a little longer than the main leaf it is taken as long as that: so that no variant of the band is longer.
+      return {
+        kind: 'addLeaf',
+        ...leafEstimates(
+          { ...change, ...heldWithin(change, pack?.leaves[0]) },
+          change.source,
+          change.camberKnown ?? true,
+        ),
+      };
     case 'pack': {
       const { leaves, width, eyeForm, eyeBore, used, source, byFreeArch } = change;
       const offset = eyeOffset(eyeForm ?? 'upturned', eyeBore ?? ASSUMED.eyeBore.value, leaves[0]?.thickness ?? 0);

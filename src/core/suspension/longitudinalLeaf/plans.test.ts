@@ -6,7 +6,8 @@ import { assemble } from './assemble';
 import { type PlannedChange, type Sheet } from './sheet';
 import { packCambers } from '../../selection/generate';
 import { ledgerValue, summarise } from '../../prediction/ledger';
-import { predictAxle } from '../registry';
+import { bandsOfAxle, predictAxle } from '../registry';
+import { uniformFrom } from '../../../workers/random';
 import { type LeafState } from './kind';
 
 const leaf = fc
@@ -263,4 +264,13 @@ test('of other eyes the handbook rule has nothing to say, and says so', () => {
   expect(side!.handbook!.change).toBeNull();
   const leaf = finish(predictAxle(assemble(flatbedSheet()).input, false)).sides.left;
   expect(leaf!.handbook!.change).toBeGreaterThan(10);
+});
+
+test('an added leaf read a little longer than the main leaf has a band: no variant is refused for its length', () => {
+  const long = { kind: 'addLeaf', front: 670 + 14, rear: 700, thickness: 8, camber: 100, source: 'measured' } as const;
+  const { input } = assemble(flatbedSheet([long]));
+  expect(input.changes[0]).toMatchObject({ front: { value: 670 }, rear: { value: 700 } });
+  const prediction = finish(predictAxle(input, false));
+  const bands = finish(bandsOfAxle(input, prediction, uniformFrom(3), 60));
+  expect(bands.left![0]!.samples).toBeGreaterThan(57);
 });

@@ -47,7 +47,7 @@ test('loading the demo twice changes nothing', async ({ shop }) => {
   const said = execFileSync('node_modules/.bin/tsx', ['demo/load.ts'], { env, encoding: 'utf8' });
   expect(said).toContain('already there');
   expect(await counts()).toEqual(before);
-  expect(before).toContain('job 6');
+  expect(before).toContain('job 7');
 });
 
 test('start refuses a busy port and a deletion on a server of one’s own in one sentence', ({ shop }) => {

@@ -84,7 +84,7 @@ test('a vehicle of two kinds and a tandem trailer are written down without a mad
   ]);
   await page.goto(`${DEMO.provenOutside}/ask`);
   await page.getByRole('combobox', { name: 'second rear axle' }).click();
-  await page.getByTitle('tandem leaf springs with an equalizer').click();
+  await page.getByTitle('two axles on a rocker (equalizer)').click();
   const saved = page.waitForResponse((r) => r.url().endsWith('/vehicle') && r.ok());
   await page.getByRole('button', { name: 'Save the vehicle' }).click();
   await saved;

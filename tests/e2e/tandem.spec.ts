@@ -18,7 +18,7 @@ test('two axles on a rocker go from Ask to a proven height as one', async ({ pag
   };
   await pick('It is a', 'trailer on a tongue');
   await typeInto(page, 'Coupling to axle', '3900');
-  await pick('This axle has', 'tandem leaf springs with an equalizer');
+  await pick('This axle has', 'two axles on a rocker (equalizer)');
   await pick('Kind of axle', 'trailer axle, 1 t');
   await page.getByRole('group', { name: 'Spring lies, needed' }).getByRole('button', { name: 'over the axle' }).click();
   await page.getByRole('button', { name: 'Open the job and measure' }).click();

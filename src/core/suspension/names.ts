@@ -1,8 +1,8 @@
-/** Kinds of suspension an axle may have. Only leaf springs along the frame are measured and predicted so far. */
+/** Kinds of suspension an axle may have; those in the registry are measured and foretold, the others only written down. */
 export const SUSPENSIONS = {
   longitudinalLeaf: 'leaf springs along the frame',
-  tandemEqualizer: 'tandem leaf springs with an equalizer',
-  tandemSlipper: 'tandem leaf springs on slippers',
+  tandemEqualizer: 'two axles on a rocker (equalizer)',
+  tandemSlipper: 'two axles on slippers',
   transverseLeaf: 'one leaf spring across',
   coilBeam: 'coils on a beam axle',
   coilOver: 'coil-over struts',

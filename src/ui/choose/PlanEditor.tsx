@@ -23,6 +23,8 @@ function refusal(kind: ChangeKind, view: JobView, lines: readonly DraftLine[]): 
     return kind === 'block' ? 'blocks are never stacked' : 'already in the plan';
   if (kind === 'block' && view.axle.steered) return 'never on a steered axle';
   if (kind === 'shackle' && view.pack.rearEnd === 'pad') return 'there is none: the end slides under a pad';
+  if ((kind === 'shackle' || kind === 'rocker') && lines.some((line) => line.kind === 'slipper'))
+    return 'slippers take its place';
   if (kind === 'overAxle' && view.axle.arrangement === 'over') return 'it lies over the axle already';
   return undefined;
 }

@@ -153,40 +153,39 @@ export class TandemSideModel implements SideModel<DrawnChange, TandemFigures> {
     };
   }
 
+  /** What the changes leave, in whatever order they stand: slippers take the place of rocker and shackles. */
   private built(changes: readonly DrawnChange[]): Build {
     const now = this.today!;
-    const next: Build = { ...now, free: { ...now.free }, drop: { ...now.drop } };
-    for (const change of changes)
-      switch (change.kind) {
-        case 'springs':
-          next.spring = change.spring;
-          next.free = { front: change.free, rear: change.free };
-          break;
-        case 'shackle':
-          next.drop.inner += change.length - (this.input.rocker?.shackle ?? change.length);
-          break;
-        case 'rocker':
-          next.rocker = { front: change.front, rear: change.rear, below: change.below };
-          next.drop.inner += change.below - (this.input.rocker?.below ?? change.below);
-          break;
-        case 'slipper':
-          next.rocker = null;
-          // A face was read to the face; where eyes hung before, to their centre.
-          next.drop.inner = change.drop + (this.input.rocker ? toMiddle(next.spring) : 0);
-          break;
-        case 'riser':
-          next.riser += change.height;
-          break;
-        case 'overAxle':
-          next.over = true;
-          // The old perch under the tube has no part in it any more.
-          next.perch = change.height;
-          break;
-        case 'hitch':
-          next.hitch += change.by;
-          break;
-      }
-    return next;
+    const { rocker: joins } = this.input;
+    const of = <K extends DrawnChange['kind']>(kind: K) =>
+      changes.findLast((c): c is Extract<DrawnChange, { kind: K }> => c.kind === kind);
+    const [springs, slipper, rocker, shackle, over] = [
+      of('springs'),
+      of('slipper'),
+      of('rocker'),
+      of('shackle'),
+      of('overAxle'),
+    ];
+    const spring = springs?.spring ?? now.spring;
+    const hung =
+      now.drop.inner +
+      (shackle && joins ? shackle.length - joins.shackle : 0) +
+      (rocker && joins ? rocker.below - joins.below : 0);
+    return {
+      spring,
+      free: springs ? { front: springs.free, rear: springs.free } : now.free,
+      rocker: slipper ? null : rocker ? { front: rocker.front, rear: rocker.rear, below: rocker.below } : now.rocker,
+      drop: {
+        outer: now.drop.outer,
+        // A face was read to the face; where eyes hung before, to their centre.
+        inner: slipper ? slipper.drop + (joins ? toMiddle(spring) : 0) : hung,
+      },
+      riser: now.riser + (of('riser')?.height ?? 0),
+      over: now.over || over !== undefined,
+      // The old perch under the tube has no part in it any more.
+      perch: over?.height ?? now.perch,
+      hitch: now.hitch + (of('hitch')?.by ?? 0),
+    };
   }
 
   /** Stance in a load state: the frame pitches as its rear goes up or down on a coupling that stays where it is. */

@@ -133,6 +133,26 @@ test('on slippers a raised coupling moves load to the rear axle, on a rocker it 
   expect(slippers.left.states[0]!.old!.share).toBeCloseTo((900 - 70) / (1600 - 140), 9);
 });
 
+test('the order of a plan’s lines does not matter, and slippers take the place of shackles and rocker', () => {
+  const lines: PlannedTandemChange[] = [
+    { kind: 'shackle', length: 90 },
+    {
+      ...{ kind: 'springs', leaves: 5, full: 1, width: 45, thickness: 8, outer: 330, inner: 325, free: 90 },
+      ...{ used: false, source: 'catalogue' },
+    },
+    { kind: 'rocker', front: 120, rear: 120, below: 10 },
+    { kind: 'riser', height: 20 },
+    { kind: 'hitch', by: -40 },
+  ];
+  const slipper: PlannedTandemChange = { kind: 'slipper', drop: 118 };
+  const end = (changes: PlannedTandemChange[]) => solved('tandemEqualizer', changes).left.states[1]!.after!;
+  expect(end(lines.toReversed())).toBeCloseTo(end(lines), 9);
+  const [shackle, springs, rocker, ...rest] = lines as [PlannedTandemChange, PlannedTandemChange, PlannedTandemChange];
+  const both = [shackle, springs, slipper, rocker, ...rest];
+  expect(end(both)).toBeCloseTo(end([springs, slipper, ...rest]), 9);
+  expect(end(both.toReversed())).toBeCloseTo(end(both), 9);
+});
+
 test('a second load teaches the rate: the frame that went down less stands on stiffer springs', () => {
   const soft = solved('tandemEqualizer').left.states[1]!.beforeHere!;
   const taught = solved('tandemEqualizer', [], both('hubToLip', 210 - (210 - soft) * 0.8, 'full'));

@@ -1,4 +1,7 @@
-import { sameMisfit } from './fit';
+import { assembleTandem } from '@/core/suspension/tandem/assemble';
+import { flatbedSheet } from '../../tests/reference/sheets';
+import { viewOf } from '../../tests/reference/views';
+import { blocking, fitRows, sameMisfit } from './fit';
 
 test('a reason covers the misfit it was given for, a millimetre either way, and none that grew', () => {
   const given = 'Brake hose has slack at full droop: 12 mm short.';
@@ -6,4 +9,21 @@ test('a reason covers the misfit it was given for, a millimetre either way, and 
   expect(sameMisfit(given, 'Brake hose has slack at full droop: 13 mm short.')).toBe(true);
   expect(sameMisfit(given, 'Brake hose has slack at full droop: 60 mm short.')).toBe(false);
   expect(sameMisfit('Hanger: cracked. To be replaced.', 'Hanger: torn. Not to be driven.')).toBe(false);
+});
+
+test('a tyre over its load keeps a build from starting', () => {
+  const view = { ...viewOf(flatbedSheet()), survey: [], safety: [], defects: [], findings: [] };
+  const limit = { point: 'wheelLimit', value: 600, phase: 'before', side: null, leafId: null, stateId: null } as const;
+  const { input } = assembleTandem({
+    ...{ kind: 'tandemSlipper', changes: [], wheelbase: 4000, states: [], readings: [{ ...limit, rolled: null }] },
+    axle: { position: 'rear', axleClass: 'trailer1t', arrangement: 'over' },
+  });
+  const under = (wheel: number) => {
+    const end = { wheel, stress: 300 };
+    const stands = { front: end, rear: end, swing: null, stop: null, atStop: false, slope: 0, step: null };
+    const facts = { travel: null, own: { kind: 'tandemSlipper' as const, of: [stands] } };
+    return blocking(fitRows(view, facts, { input, refused: [] })).map((row) => row.subject);
+  };
+  expect(under(620)).toContain('pairTyres');
+  expect(under(580)).not.toContain('pairTyres');
 });

@@ -88,9 +88,10 @@ export function fitRows(
       settled({
         subject: row.item,
         name: CHECK_NAMES[row.item],
-        state: row.state,
+        // What a kind calls a stop is a misfit like any other here: it blocks until somebody answers for it.
+        state: row.state === 'stop' ? 'does not fit' : row.state,
         reason: row.text,
-        blocks: row.state === 'does not fit',
+        blocks: row.state === 'does not fit' || row.state === 'stop',
         toldOnly: TOLD_ONLY.has(row.item),
       }),
     );

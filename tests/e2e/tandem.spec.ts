@@ -116,6 +116,7 @@ test('the demo’s pot trailer: contradictions, tyres, the road, slippers instea
   await typeInto(page, 'Frame to the slipper’s face', '120');
   await expect(verdict).toContainText('over its tyre');
   await expect(page.getByTestId('pair-figures')).toContainText('no rocker');
+  await expect(page.locator('tr[data-check=pairTyres]')).toContainText('STOP');
   const checks = page.getByRole('region', { name: 'Will it go together' });
   await expect(checks).toContainText('a damper at each wheel');
   // Alone for itself, each axle feels the coupling: raised, it takes that load off the front one again.

@@ -79,7 +79,7 @@ function tyres({ wheelLimit }: PairAsked, standing: readonly PairStanding[]): Ve
   const margin = wheelLimit - most;
   return {
     item: 'pairTyres',
-    state: margin < 0 ? 'stop' : margin < 0.05 * wheelLimit ? 'look' : 'fits',
+    state: margin < 0 ? 'does not fit' : margin < 0.05 * wheelLimit ? 'look' : 'fits',
     text: margin < 0 ? `${said}: ${(-margin).toFixed(0)} kg over its tyre.` : `${said}, of ${wheelLimit.toFixed(0)}.`,
     figure: { quantity: 'load under a wheel', dimension: 'mass', value: most, limit: wheelLimit, margin },
   };

@@ -169,7 +169,7 @@ test('a tyre over its load is a stop, an unasked one is not checked; ends with e
   const state = solved('tandemEqualizer').left.states[1]!.built!;
   const asked = { apart: false, converted: false, otherSprings: false, wheelLimit: state.front.wheel - 10 };
   const row = (rows: ReturnType<typeof pairChecks>, item: string) => rows.find((r) => r.item === item)?.state;
-  expect(row(pairChecks(asked, [state]), 'pairTyres')).toBe('stop');
+  expect(row(pairChecks(asked, [state]), 'pairTyres')).toBe('does not fit');
   expect(row(pairChecks({ ...asked, wheelLimit: null }, [state]), 'pairTyres')).toBe('not checked');
   expect(row(pairChecks({ ...asked, apart: true, converted: true }, [state]), 'pairEnds')).toBe('does not fit');
   expect(row(pairChecks(asked, []), 'pairSwing')).toBe('not checked');
@@ -215,7 +215,7 @@ test('ways: the shelf’s parts ranked by the wish, springs that do not suit lef
   );
   const ids = ways.map((w) => w.id);
   expect(new Set(ids)).toEqual(new Set(['turned', 'five', 'long', 'five+long', 'plain+boxes']));
-  const good = ways.filter((w) => w.checks.every((c) => c.state !== 'stop'));
+  const good = ways.filter((w) => w.checks.every((c) => c.state !== 'does not fit'));
   expect(good.map((w) => Math.abs(w.off))).toEqual(good.map((w) => Math.abs(w.off)).toSorted((p, q) => p - q));
   expect(ways.find((w) => w.id === 'five')!.price).toBe(160);
 });

@@ -5,6 +5,7 @@ import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { Length } from '../measured/Figure';
 import { TypedField } from '../measured/TypedField';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
+import { SAME_LENGTH } from '@/core/mechanics/leafpack/pack';
 import { type ReactNode } from 'react';
 import { COIL_END_NAMES } from '../controls/coilEnds';
 import { Chips } from '../controls/Chips';
@@ -52,12 +53,13 @@ function LongerThanMain({ view, line }: { view: JobView; line: DraftLine }) {
     (line.values.front?.value ?? 0) - read('eyeToPinFront'),
     (line.values.rear?.value ?? 0) - read('eyeToPinRear'),
   );
-  if (over <= 0) return null;
+  // One that is truly longer is refused by the solver, in its own words.
+  if (over <= 0 || over >= SAME_LENGTH) return null;
   return (
     <p>
       <Marked kind="look">
-        It is <Length mm={over} /> longer than the main leaf: read both again. Up to the tape’s own doubt it is reckoned
-        as long as the main leaf; a longer one does not go under it.
+        It is <Length mm={over} /> longer than the main leaf, within the tape’s own doubt: read both again. It is
+        reckoned as long as the main leaf.
       </Marked>
     </p>
   );

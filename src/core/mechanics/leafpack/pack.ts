@@ -296,7 +296,7 @@ export function nestsOf(leaves: readonly Tapered[], i: number): Leaf['nests'] {
 }
 
 /** Two tape readings of one length differ by no more than this, mm. Common practice. */
-const SAME_LENGTH = 15;
+export const SAME_LENGTH = 15;
 
 /**
  * A leaf measured as long as the main leaf may read a little longer; within the tape's doubt it is taken as equally long.

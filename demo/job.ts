@@ -6,6 +6,7 @@ import { type NewTorque } from '@/contracts/torque';
 import { type ChangeRow } from '@/contracts/plan';
 import { type Seen } from '@/contracts/seen';
 import { type PointId } from '@/core/measure/points';
+import { type LeafRole, type SeatShape } from '@/core/suspension/longitudinalLeaf/input';
 import { type EyeForm } from '@/core/mechanics/leafpack/eyes';
 
 export type Texts = Partial<Record<PointId, string>>;
@@ -32,7 +33,8 @@ export interface DemoAxle {
 
 interface DemoPack {
   eyeForm: EyeForm | null;
-  seatShape: 'flat' | 'concentric' | 'unknown';
+  seatShape: SeatShape | 'unknown';
+  lowestLeaf?: LeafRole;
   rusty: boolean;
 }
 

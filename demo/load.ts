@@ -35,6 +35,7 @@ async function loadAxle(tx: Tx, id: string, demo: DemoAxle, dayId: string, newId
   const unlike = demo.own !== undefined;
   const facts = { eyeFormRear: null, rearEnd: 'below' as const, uboltBend: demo.uboltBend ?? null };
   const { leaves, states, own } = await editPack(tx, id, {
+    lowestLeaf: null,
     ...demo.pack,
     ...facts,
     side: null,
@@ -91,7 +92,14 @@ async function loadAxle(tx: Tx, id: string, demo: DemoAxle, dayId: string, newId
   if (demo.own && own) {
     const { pack } = own;
     const counted = { side: 'right' as const, version: pack.version, leafCount: demo.own.leaves.length };
-    const now = await editPack(tx, id, { ...demo.own.pack, ...facts, ...counted, otherSide: 'unknown', ownSide: null });
+    const now = await editPack(tx, id, {
+      lowestLeaf: null,
+      ...demo.own.pack,
+      ...facts,
+      ...counted,
+      otherSide: 'unknown',
+      ownSide: null,
+    });
     await readAll(demo.own.once, 'right');
     await readLeaves(demo.own.leaves, now.own!.leaves);
   }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { BENDS } from '@/core/fastener/uboltOrder';
 import { REAR_ENDS } from '@/core/mechanics/linkage/installed';
+import { LEAF_ROLES, SEAT_SHAPES } from '@/core/suspension/longitudinalLeaf/input';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { id, sideSchema, when } from './basics';
 
@@ -13,7 +14,9 @@ export const packSchema = z.object({
   eyeForm: z.enum(EYE_FORMS).nullable(),
   /** null where the rear eye is like the front one. */
   eyeFormRear: z.enum(EYE_FORMS).nullable(),
-  seatShape: z.enum(['flat', 'concentric', 'unknown']),
+  seatShape: z.enum([...SEAT_SHAPES, 'unknown']),
+  /** null when nobody looked. */
+  lowestLeaf: z.enum(LEAF_ROLES).nullable(),
   /** Where the shackle's eye is against its pivot in the frame, or a pad in its place; null when nobody looked. */
   rearEnd: z.enum(REAR_ENDS).nullable(),
   rusty: z.boolean(),
@@ -34,7 +37,8 @@ export const packEditSchema = z.object({
   side: sideSchema.nullable().default(null),
   eyeForm: z.enum(EYE_FORMS).nullable(),
   eyeFormRear: z.enum(EYE_FORMS).nullable().default(null),
-  seatShape: z.enum(['flat', 'concentric', 'unknown']),
+  seatShape: z.enum([...SEAT_SHAPES, 'unknown']),
+  lowestLeaf: z.enum(LEAF_ROLES).nullable().default(null),
   rearEnd: z.enum(REAR_ENDS).nullable().default(null),
   rusty: z.boolean(),
   otherSide: z.enum(['same', 'different', 'unknown']).default('unknown'),

@@ -4,7 +4,7 @@ import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { type CoilAxleInput } from '@/core/suspension/coilBeam/input';
 import { type TANDEM_KINDS, type TandemAxleInput } from '@/core/suspension/tandem/input';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
-import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { LEAF_ROLES, SEAT_SHAPES, type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { type AxlePrediction } from '@/core/suspension/registry';
 import { type Band } from '@/core/prediction/band';
 import { SIDES } from '@/core/vehicle/side';
@@ -37,6 +37,7 @@ const leafChange = z.discriminatedUnion('kind', [
     leaves: z.array(z.object(cambered)),
     width: estimate,
     eyeOffset: estimate,
+    eyesUnseen: z.literal('both').exactOptional(),
     used: z.boolean(),
     byFreeArch: z.boolean().exactOptional(),
   }),
@@ -68,6 +69,8 @@ const leafPack = z.object({
     z.object({
       ...sized,
       departure: estimate,
+      role: z.enum([...LEAF_ROLES, 'unknown']).exactOptional(),
+      own: z.object({ camber: estimate, chord: estimate }).exactOptional(),
       tip: estimate.exactOptional(),
       clips: z.object({ front: estimate.exactOptional(), rear: estimate.exactOptional() }).exactOptional(),
     }),
@@ -76,10 +79,13 @@ const leafPack = z.object({
   width: estimate,
   seatLength: estimate,
   inactive: estimate,
-  seatShape: z.enum(['flat', 'concentric', 'unknown']),
+  seatShape: z.enum([...SEAT_SHAPES, 'unknown']),
+  formedFlat: estimate.exactOptional(),
+  overloadGap: estimate.exactOptional(),
   friction: estimate,
   eyeOffset: estimate,
   eyeOffsetRear: estimate.exactOptional(),
+  eyesUnseen: z.enum(['both', 'front']).exactOptional(),
   liner: estimate.exactOptional(),
   tipPad: estimate.exactOptional(),
   rateFactor: estimate.exactOptional(),
@@ -240,7 +246,13 @@ export interface NewResult {
   bands: Record<'left' | 'right', Band[] | null>;
 }
 
-const band = z.object({ low: z.number(), high: z.number(), half: z.number(), samples: z.number() });
+const band = z.object({
+  low: z.number(),
+  high: z.number(),
+  half: z.number(),
+  samples: z.number(),
+  unsolved: z.object({ share: z.number(), reason: z.string() }).exactOptional(),
+});
 const figures = z.looseObject({
   load: z.number(),
   rate: z.number(),

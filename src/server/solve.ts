@@ -3,7 +3,7 @@ import { type AxleInput, type AxlePrediction } from '@/core/suspension/registry'
 import { SolverPool } from './solverPool';
 
 /** How many shops' worth of truth a stored band is drawn from. */
-export const STORED_SAMPLES = 300;
+export const STORED_SAMPLES = 20_000;
 
 export interface Solved {
   prediction: AxlePrediction;

@@ -1,26 +1,35 @@
 import { CoreError } from '../errors';
 import { normal, Z90, type Uniform } from '../estimate/estimate';
-import { estimatesOf, type NamedEstimate } from '../estimate/tree';
-import { type KindTypes, type ModelOf, type SuspensionKind } from '../suspension/kind';
+import { type KindTypes, type SuspensionKind } from '../suspension/kind';
 import { SIDES, type Side } from '../vehicle/side';
 import { frictionShare, NARROWEST_BAND, type StatePrediction } from './central';
-import { central, extraLoads } from './lines';
+import { Variants, type Outcome } from './outcomes';
+import { estimated, sampler, surrogateOf, type Surrogate } from './surrogate';
 
-/** 90 % band of one side and load state about the predicted height. */
+/** 90 % band of one side and load state: from the 5th to the 95th of 100 outcomes, never narrower than ± 3 mm about the prediction. */
 export interface Band {
   low: number;
   high: number;
+  /** The wider side of it. */
   half: number;
   samples: number;
+  /** Variants that cannot stand at all, of which the band says nothing: their share, and why. */
+  unsolved?: { share: number; reason: string };
 }
 
-/** Samples between two yields. */
-const stepping = 10;
+/** Variants solved in full beside the surrogate; more where some of them cannot stand. */
+const CONTROL = 40;
+const CONTROL_MORE = 200;
+/** Where a surrogate misses by more than this share of the outcomes' own scatter, every variant is solved in full. */
+const POOR = 0.5;
+/** How many those are. */
+const IN_FULL = 1000;
 
 /**
- * 90 % bands by Monte Carlo through the calibrated model: every input drawn anew, the spring calibrated anew, the
- * whole plan solved, both height readings and friction added. Yields now and then with the share done.
- * @param uniform generator passed in; the same generator gives the same bands @param samples 50–20,000
+ * 90 % bands: every input drawn anew, everything nobody saw settled by its chance, both height readings and friction added. The
+ * outcomes come from a surrogate of each branch (one or two solves an input) to which what it missed in variants solved in full is
+ * added as drawn from them; where that is much, every variant is solved. Yields now and then with the share done.
+ * @param uniform generator passed in; the same generator gives the same bands @param samples 50–100,000
  */
 export function* predictBands<T extends KindTypes>(
   kind: SuspensionKind<T>,
@@ -29,97 +38,129 @@ export function* predictBands<T extends KindTypes>(
   uniform: Uniform,
   samples: number,
 ): Generator<number, Record<Side, Band[] | null>> {
-  if (samples < 50 || samples > 20_000) throw new CoreError('bad-input', 'samples', 'samples must be 50 to 20,000');
+  if (samples < 50 || samples > 100_000) throw new CoreError('bad-input', 'samples', 'samples must be 50 to 100,000');
   const bands: Record<Side, Band[] | null> = { left: null, right: null };
   const present = SIDES.filter((side) => prediction.sides[side]);
   for (const [n, side] of present.entries()) {
     const { input } = kind.taught(given, side);
-    // By name, not by the order of keys: a database may store an object's keys in another order.
-    const estimates = estimatesOf(input).sort((p, q) => (p.path < q.path ? -1 : 1));
     const { states } = prediction.sides[side]!;
-    const totals: number[][] = states.map(() => []);
-    let failed = 0;
-    let like = kind.model(kind.draw(input, central), side, 'sample');
-    // Variants are solved on a coarser mesh; what that alone shifts is known at the central values and taken off.
-    const shift = coarseShift(kind, kind.draw(input, central), side, states, like);
-    for (let k = 0; k < samples; k++) {
-      if (k % stepping === 0) yield (n + k / samples) / present.length;
-      try {
-        const { outcome, model } = sample(kind, input, side, estimates, states, uniform, like);
-        like = model;
-        outcome.forEach((value, j) => totals[j]!.push(value - shift[j]!));
-      } catch (error) {
-        if (!(error instanceof CoreError)) throw error;
-        failed += 1;
-        if (failed > samples / 20)
-          throw new CoreError(
-            'no-convergence',
-            'band',
-            `more than one in twenty variants has no solution: ${error.message}`,
-          );
-      }
-    }
-    bands[side] = totals.map((values, j) => bandOf(values, states[j]!));
+    const variants = new Variants(kind, input, side, states.length);
+    const draws = drawing(variants, uniform, samples);
+    let found = draws.next();
+    for (; !found.done; found = draws.next()) yield (n + found.value) / present.length;
+    const { outcomes, middle, unsolved } = found.value;
+    const share = frictionShare(input);
+    const stuck = (rubs: number, state: StatePrediction<T>): number => {
+      const [old, built] = [states[0]!.old?.frictionHeight ?? 0, state.built?.frictionHeight ?? 0];
+      return share * rubs * ((2 * uniform() - 1) * old + (2 * uniform() - 1) * built);
+    };
+    bands[side] = states.map((state, k) => {
+      // Variants are solved on a coarser mesh; what that alone shifts is known at the middle and taken off.
+      const shift = middle[k]! - (state.after ?? state.change);
+      const values = outcomes.map(
+        (o) => o[k]! - shift + (input.afterReading / Z90) * normal(uniform) + stuck(Math.max(0, o.at(-1)!), state),
+      );
+      return { ...bandOf(values, state), ...(unsolved && { unsolved }) };
+    });
   }
   return bands;
 }
 
-/** What the coarse mesh gives at the central values beyond the prediction, one per load state, mm. */
-function coarseShift<T extends KindTypes>(
-  kind: SuspensionKind<T>,
-  drawn: T['drawn'],
-  side: Side,
-  states: readonly StatePrediction<T>[],
-  model: ModelOf<T>,
-): number[] {
-  const changes = kind.changes(drawn);
-  const base = model.rise([], 0);
-  const extras = extraLoads(drawn, states.length);
-  const height = drawn.sides[side].height ?? 0;
-  return states.map((state, k) => height + model.rise(changes, extras[k]!) - base - (state.after ?? state.change));
+/** Outcomes of one side. `middle` is their mean over the branches at the middle of every reading. */
+interface Draws {
+  outcomes: Outcome[];
+  middle: Outcome;
+  unsolved?: { share: number; reason: string };
 }
 
-/** Inputs of every kind that may lie on either side of zero. */
-const SIGNED = /(^|\.)extraMass$/;
-
-/** One outcome per load state: what the tape would say after the work (or the change without a before height). */
-function sample<T extends KindTypes>(
-  kind: SuspensionKind<T>,
-  input: T['input'],
-  side: Side,
-  estimates: readonly NamedEstimate[],
-  states: readonly StatePrediction<T>[],
+function* drawing<T extends KindTypes>(
+  variants: Variants<T>,
   uniform: Uniform,
-  like: ModelOf<T>,
-): { outcome: number[]; model: ModelOf<T> } {
-  const values = new Map<string, number>();
-  for (const { path, estimate } of estimates) {
-    const free = estimate.value + (estimate.half90 / Z90) * normal(uniform);
-    values.set(path, SIGNED.test(path) || kind.signed.test(path) ? free : Math.max(0, free));
+  samples: number,
+): Generator<number, Draws> {
+  const { branches, estimates } = variants;
+  const solves = branches.length * estimates.length * 1.5 + CONTROL;
+  let done = 0;
+  const surrogates: { chance: number; of: Surrogate; branch: (typeof branches)[number] }[] = [];
+  let refused: CoreError | undefined;
+  for (const branch of branches) {
+    const steps = surrogateOf(variants, branch);
+    let step = steps.next();
+    for (; !step.done; step = steps.next()) yield Math.min(0.95, ++done / solves);
+    if (step.value instanceof CoreError) refused = step.value;
+    else surrogates.push({ chance: branch.chance, of: step.value, branch });
   }
-  const read = kind.draw(input, (e, path) => values.get(path) ?? e.value);
-  const share = frictionShare(input) * kind.rubbing(input, read);
-  const drawn = kind.settled(read, uniform);
-  const model = kind.model(drawn, side, 'sample', like);
-  const base = model.rise([], 0);
-  const extras = extraLoads(drawn, states.length);
-  const changes = kind.changes(drawn);
-  const stuck = (old: number, built: number) => share * ((2 * uniform() - 1) * old + (2 * uniform() - 1) * built);
-  const outcome = states.map(
-    (state, k) =>
-      (drawn.sides[side].height ?? 0) +
-      model.rise(changes, extras[k]!) -
-      base +
-      (input.afterReading / Z90) * normal(uniform) +
-      stuck(states[0]!.old?.frictionHeight ?? 0, state.built?.frictionHeight ?? 0),
+  const standing = surrogates.reduce((sum, { chance }) => sum + chance, 0);
+  if (standing === 0) throw refused ?? new CoreError('no-convergence', 'band', 'no variant has a solution');
+  const middle = surrogates[0]!.of.centre.map((_, k) =>
+    surrogates.reduce((sum, { chance, of }) => sum + (chance / standing) * of.centre[k]!, 0),
   );
-  return { outcome, model };
+  const pick = () => {
+    if (surrogates.length === 1) return surrogates[0]!;
+    let at = uniform() * standing;
+    return surrogates.find(({ chance }) => (at -= chance) < 0) ?? surrogates[0]!;
+  };
+  const drawn = () => estimates.map((_, i) => variants.reached(i, normal(uniform)));
+
+  const control = { missed: [] as Outcome[], outcomes: [] as Outcome[], tried: 0, failed: 0 };
+  const solveOne = () => {
+    const { of, branch } = pick();
+    const z = drawn();
+    const outcome = variants.attempt(branch, new Map(z.entries()));
+    control.tried += 1;
+    if (outcome instanceof CoreError) {
+      control.failed += 1;
+      refused = outcome;
+      return;
+    }
+    const told = estimated(of, z);
+    control.outcomes.push(outcome);
+    control.missed.push(outcome.map((v, k) => v - told[k]!));
+  };
+  const wanted = Math.min(CONTROL, samples);
+  while (control.tried < (control.failed > 0 ? CONTROL_MORE : wanted)) {
+    solveOne();
+    yield Math.min(0.95, ++done / solves);
+  }
+  if (control.failed > control.tried / 2)
+    throw new CoreError('no-convergence', 'band', `most variants have no solution: ${refused?.message ?? ''}`);
+  const lost = 1 - standing + standing * (control.failed / control.tried);
+  const unsolved = lost > 0 && refused ? { unsolved: { share: lost, reason: refused.message } } : {};
+
+  // Friction's own number does not count: only heights are asked for.
+  const poor = middle.slice(0, -1).some((_, k) => {
+    const by = (list: readonly Outcome[]) => deviation(list.map((o) => o[k]!));
+    return by(control.missed) > Math.max(0.3, POOR * by(control.outcomes));
+  });
+  if (poor) {
+    while (control.outcomes.length < Math.min(IN_FULL, samples) && control.tried < 2 * IN_FULL) {
+      solveOne();
+      if (control.tried % 10 === 0) yield 0.9 + (0.1 * control.outcomes.length) / IN_FULL;
+    }
+    return { outcomes: control.outcomes, middle, ...unsolved };
+  }
+  const size = middle.length;
+  const samplers = new Map(surrogates.map(({ of }) => [of, sampler(of, variants.lowest, uniform)]));
+  const outcomes: Outcome[] = [];
+  const row = new Float64Array(size);
+  for (let n = 0; n < samples; n++) {
+    samplers.get(pick().of)!(row);
+    const missed = control.missed[Math.floor(uniform() * control.missed.length)]!;
+    outcomes.push(missed.map((v, k) => v + row[k]!));
+  }
+  return { outcomes, middle, ...unsolved };
+}
+
+function deviation(values: readonly number[]): number {
+  const mean = values.reduce((s, v) => s + v, 0) / values.length;
+  return Math.sqrt(values.reduce((s, v) => s + (v - mean) ** 2, 0) / values.length);
 }
 
 function bandOf(values: number[], state: { after: number | null; change: number }): Band {
-  const sorted = values.toSorted((p, q) => p - q);
+  const sorted = Float64Array.from(values).sort();
   const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
   const centre = state.after ?? state.change;
-  const half = Math.max(NARROWEST_BAND, at(0.95) - centre, centre - at(0.05));
-  return { low: centre - half, high: centre + half, half, samples: sorted.length };
+  const low = Math.min(at(0.05), centre - NARROWEST_BAND);
+  const high = Math.max(at(0.95), centre + NARROWEST_BAND);
+  return { low, high, half: Math.max(high - centre, centre - low), samples: sorted.length };
 }

@@ -1,9 +1,10 @@
 import { CoreError } from '../errors';
-import { type AxleBase, type KindTypes, type ModelOf, type SuspensionKind } from '../suspension/kind';
+import { type AxleBase, type KindTypes, type ModelOf, type Rising, type SuspensionKind } from '../suspension/kind';
 import { hubTravel, type HubTravel } from '../travel/hubTravel';
 import { bounceFrequency } from '../vehicle/load';
 import { SIDES, type Side } from '../vehicle/side';
 import { CORE_VERSION } from '../version';
+import { branchesOf, meanRising } from './branches';
 import { type LedgerLine } from './ledger';
 import { central, extraLoads, linesOf } from './lines';
 import { effectsOf, type Contribution } from './sensitivity';
@@ -95,12 +96,13 @@ function* predictSide<T extends KindTypes>(
   side: Side,
   ranked: boolean,
 ): Generator<void, SidePrediction<T>> {
-  const drawn = kind.draw(input, central);
+  const drawn = branchesOf(kind, input, side)[0]!.settle(kind.draw(input, central));
   const changes = kind.changes(drawn);
   const states = statesFor(kind, input, side);
   const extras = extraLoads(drawn, states.length);
   const model = kind.model(drawn, side, 'exact');
-  const lines = linesOf(kind, drawn, model, side, states.length);
+  const heights = meanRising(kind, input, side, drawn, model);
+  const lines = linesOf(kind, drawn, heights, side, states.length);
   yield;
   const { squares, contributions } = yield* effectsOf(kind, input, drawn, side, lines, ranked);
 
@@ -112,7 +114,7 @@ function* predictSide<T extends KindTypes>(
   };
   const settling = kind.settling(input);
   const height = drawn.sides[side].height;
-  const base = model.rise([], 0);
+  const base = heights.rise([], 0);
   const predicted = states.map((state, k): StatePrediction<T> => {
     const extra = extras[k]!;
     const [old, built] = [figures([], extra), figures(changes, extra)];
@@ -122,13 +124,13 @@ function* predictSide<T extends KindTypes>(
     const total = ledger.at(-1)!;
     total.half90 = Math.max(NARROWEST_BAND, Math.sqrt(total.half90 ** 2 + reading));
     ledger.push({ kind: 'settling', label: 'expected later: settling', ...settling });
-    const change = model.rise(changes, extra) - base;
+    const change = heights.rise(changes, extra) - base;
     return {
       id: state.id,
       name: state.name,
       ledger,
       before: height,
-      beforeHere: height === null ? null : height + (extra === 0 ? 0 : model.rise([], extra) - base),
+      beforeHere: height === null ? null : height + (extra === 0 ? 0 : heights.rise([], extra) - base),
       after: height === null ? null : total.value,
       change,
       firstOrder: total.half90,
@@ -139,10 +141,10 @@ function* predictSide<T extends KindTypes>(
   });
   return {
     states: predicted,
-    curve: curveOf(kind, drawn, model, side),
+    curve: curveOf(kind, drawn, heights, model, side),
     fit: null,
     unfit: null,
-    travel: hubTravel(model, changes, drawn.sides[side].spring?.load, drawn.hanging),
+    travel: hubTravel(heights, changes, drawn.sides[side].spring?.load, drawn.hanging),
     ...kind.beside(drawn, model, lines[0]!),
   };
 }
@@ -153,21 +155,22 @@ const CURVE = Array.from({ length: 15 }, (_, k) => 0.2 + k * 0.12);
 function curveOf<T extends KindTypes>(
   kind: SuspensionKind<T>,
   drawn: T['drawn'],
+  heights: Rising<T['change']>,
   model: ModelOf<T>,
   side: Side,
 ): CurvePoint[] {
   const load = drawn.sides[side].spring?.load;
   if (!model.hasSpring || load === undefined) return [];
   const changes = kind.changes(drawn);
-  const start = (drawn.sides[side].height ?? 0) - model.rise([], 0);
+  const start = (drawn.sides[side].height ?? 0) - heights.rise([], 0);
   return CURVE.flatMap((share) => {
     try {
       const extra = load * (share - 1);
       return [
         {
           load: load * share,
-          old: start + model.rise([], extra),
-          built: start + model.rise(changes, extra),
+          old: start + heights.rise([], extra),
+          built: start + heights.rise(changes, extra),
           oldFriction: model.frictionHeight([], extra),
           builtFriction: model.frictionHeight(changes, extra),
         },

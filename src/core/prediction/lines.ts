@@ -1,6 +1,6 @@
 import { type Estimate } from '../estimate/estimate';
 import { GRAVITY } from '../material/steel';
-import { type ChangeLine, type KindTypes, type ModelOf, type SuspensionKind } from '../suspension/kind';
+import { type ChangeLine, type KindTypes, type Rising, type SuspensionKind } from '../suspension/kind';
 import { type Side } from '../vehicle/side';
 import { type LedgerLine } from './ledger';
 
@@ -15,7 +15,7 @@ export const extraLoads = (drawn: { states: { extraMass: number }[] }, count: nu
 export function linesOf<T extends KindTypes>(
   kind: SuspensionKind<T>,
   drawn: T['drawn'],
-  model: ModelOf<T>,
+  model: Rising<T['change']>,
   side: Side,
   count: number,
 ): LedgerLine<T['line']>[][] {

@@ -1,9 +1,10 @@
-import { type Estimate } from '../estimate/estimate';
+import { CoreError } from '../errors';
+import { Z90, type Estimate } from '../estimate/estimate';
 import { estimatesOf } from '../estimate/tree';
-import { type KindTypes, type SuspensionKind } from '../suspension/kind';
+import { type KindTypes, type SuspensionKind, type Unseen } from '../suspension/kind';
 import { type Side } from '../vehicle/side';
 import { type LedgerLine } from './ledger';
-import { linesOf } from './lines';
+import { central, linesOf } from './lines';
 
 /** What one input's own doubt does to a height. */
 export interface Contribution {
@@ -19,9 +20,13 @@ export interface Effects {
   contributions: Contribution[][];
 }
 
+const settleLikeliest = <D>({ may }: Unseen<D>, drawn: D): D =>
+  may.reduce((best, one) => (one.chance > best.chance ? one : best)).settle(drawn);
+
 /**
- * First-order effects: one input at a time moved by its half-width, every discrete unknown turned over, on a coarser model; only the
- * difference to the same model's middle counts.
+ * First-order effects: one input at a time moved by its half-width, and the spread of every unseen thing over what it may be, on a
+ * coarser model; only the difference to the same model's middle counts.
+ * @param drawn the likeliest branch at the middle of every reading
  * @param lines of the side in each state, for their number @param ranked false answers nothing moved
  */
 export function* effectsOf<T extends KindTypes>(
@@ -35,29 +40,51 @@ export function* effectsOf<T extends KindTypes>(
   const squares = lines.map((ledger) => ledger.map(() => 0));
   const contributions: Contribution[][] = lines.map(() => []);
   if (!ranked) return { squares, contributions };
+  const unseen = kind.unseen(input, side);
+  const likeliest = (variant: T['drawn'], but?: Unseen<T['drawn']>) =>
+    unseen.reduce((settled, one) => (one === but ? settled : settleLikeliest(one, settled)), variant);
   let coarse = kind.model(drawn, side, 'difference');
-  const middle = linesOf(kind, drawn, coarse, side, lines.length);
-  const moved = function* (path: string, origin: Estimate['origin'], variant: T['drawn']) {
-    coarse = kind.model(variant, side, 'difference', coarse);
-    const shifted = linesOf(kind, variant, coarse, side, lines.length);
-    shifted.forEach((now, k) => {
-      now.forEach((line, j) => {
-        squares[k]![j]! += (line.value - middle[k]![j]!.value) ** 2;
+  const valuesOf = (variant: T['drawn']): number[][] | null => {
+    try {
+      coarse = kind.model(variant, side, 'difference', coarse);
+      return linesOf(kind, variant, coarse, side, lines.length).map((ledger) => ledger.map(({ value }) => value));
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error;
+      // What cannot stand says nothing here: the band tells how many do not. The model it was made from is spent.
+      coarse = kind.model(drawn, side, 'difference');
+      return null;
+    }
+  };
+  const middle = linesOf(kind, drawn, coarse, side, lines.length).map((ledger) => ledger.map(({ value }) => value));
+  /** @param spread of a ledger line by what it is worth in each variant */
+  const count = (path: string, origin: Estimate['origin'], variants: number[][][], spread: (v: number[]) => number) => {
+    middle.forEach((ledger, k) => {
+      const effects = ledger.map((_, j) => spread(variants.map((variant) => variant[k]![j]!)));
+      effects.forEach((effect, j) => {
+        squares[k]![j]! += effect ** 2;
       });
-      contributions[k]!.push({ path, origin, effect: Math.abs(now.at(-1)!.value - middle[k]!.at(-1)!.value) });
+      contributions[k]!.push({ path, origin, effect: effects.at(-1)! });
     });
-    yield;
   };
   const other: Side = side === 'left' ? 'right' : 'left';
   for (const { path, estimate } of estimatesOf(input)) {
     if (estimate.half90 === 0 || path === 'tyreRate' || path.startsWith(`sides.${other}`)) continue;
-    yield* moved(
-      path,
-      estimate.origin,
-      kind.draw(input, (e, p) => (p === path ? e.value + e.half90 : e.value)),
-    );
+    const variant = kind.draw(input, (e, p) => (p === path ? e.value + e.half90 : e.value));
+    const moved = valuesOf(likeliest(variant));
+    if (moved) count(path, estimate.origin, [middle, moved], ([at, off]) => Math.abs(off! - at!));
+    yield;
   }
-  for (const { path, drawn: variant } of kind.otherwise(input, drawn, side)) yield* moved(path, 'assumed', variant);
+  for (const one of unseen) {
+    const ways = one.may.flatMap(({ chance, settle }) => {
+      const values = valuesOf(settle(likeliest(kind.draw(input, central), one)));
+      return values ? [{ chance, values }] : [];
+    });
+    const whole = ways.reduce((sum, { chance }) => sum + chance, 0);
+    const mean = (v: number[]) => v.reduce((sum, x, i) => sum + (ways[i]!.chance / whole) * x, 0);
+    const variants = ways.map(({ values }) => values);
+    count(one.path, 'assumed', variants, (v) => Z90 * Math.sqrt(mean(v.map((x) => (x - mean(v)) ** 2))));
+    yield;
+  }
   for (const ranking of contributions) ranking.sort((p, q) => q.effect - p.effect);
   return { squares, contributions };
 }

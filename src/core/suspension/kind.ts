@@ -1,4 +1,4 @@
-import { type Estimate, type Uniform } from '../estimate/estimate';
+import { type Estimate } from '../estimate/estimate';
 import { type Drawn } from '../estimate/tree';
 import { type JointId } from '../fastener/joints';
 import { type RuleId } from '../inspection/rules';
@@ -50,15 +50,16 @@ export interface SpringFigures {
  */
 export type Care = 'exact' | 'difference' | 'sample';
 
-/** One side of an axle, from which any build and load follows. Heights of the frame above the hub, up to a constant of the vehicle, mm. */
-export interface SideModel<C, F extends SpringFigures> {
+/** What tells how high the frame stands above the hub, up to a constant of the vehicle, mm. */
+export interface Rising<C> {
   /** False when only the pieces between hub and frame are known: then no load can be asked for. */
   readonly hasSpring: boolean;
-  /**
-   * @param changes made to it @param extraLoad beyond the base load, N
-   * @throws CoreError when no equilibrium exists
-   */
+  /** @param changes made to it @param extraLoad beyond the base load, N @throws CoreError when no equilibrium exists */
   rise(changes: readonly C[], extraLoad: number): number;
+}
+
+/** One side of an axle, from which any build and load follows. Heights of the frame above the hub, up to a constant of the vehicle, mm. */
+export interface SideModel<C, F extends SpringFigures> extends Rising<C> {
   /** Half-width of the friction band on height, mm; 0 without a spring. @throws CoreError as `rise` */
   frictionHeight(changes: readonly C[], extraLoad: number): number;
   /** null without a spring. @param whole false leaves out what only a reader of figures wants @throws CoreError as `rise` */
@@ -146,10 +147,10 @@ export interface Taught<T extends KindTypes> {
   unfit: string | null;
 }
 
-/** A discrete unknown resolved the other way: its name and the axle as it then is. */
-export interface Otherwise<T extends KindTypes> {
+/** Something that nobody saw and that is one of a few things, each with its chance; the likeliest first. Chances add up to 1. */
+export interface Unseen<D> {
   path: string;
-  drawn: T['drawn'];
+  may: readonly { chance: number; /** @param drawn not changed */ settle: (drawn: D) => D }[];
 }
 
 /**
@@ -188,15 +189,13 @@ export interface SuspensionKind<T extends KindTypes> {
    */
   model(drawn: T['drawn'], side: Side, care: Care, spent?: ModelOf<T>): ModelOf<T>;
   /** Every change alone, in the words of the ledger. */
-  lines(drawn: T['drawn'], model: ModelOf<T>): ChangeLine<T['line']>[];
+  lines(drawn: T['drawn'], model: Rising<T['change']>): ChangeLine<T['line']>[];
   /** Height that settling is expected to take after the work, mm, 90 %. */
   settling(input: T['input']): { value: number; half90: number };
   /** Inputs that may lie on either side of zero; every other one is never drawn below it. */
   signed: RegExp;
-  /** Each discrete unknown of a side the other way. */
-  otherwise(input: T['input'], drawn: T['drawn'], side: Side): Otherwise<T>[];
-  /** Discrete unknowns settled by chance. @param drawn not changed */
-  settled(drawn: T['drawn'], uniform: Uniform): T['drawn'];
+  /** Discrete unknowns of a side. */
+  unseen(input: T['input'], side: Side): Unseen<T['drawn']>[];
   /** Friction as drawn over the usual one. */
   rubbing(input: T['input'], drawn: T['drawn']): number;
   /** @param side the base load state of the side as predicted: its change lines */

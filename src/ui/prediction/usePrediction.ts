@@ -38,7 +38,7 @@ const SEED = 20_201;
  */
 export function usePrediction<I extends AxleInput>(
   input: I | null,
-  samples = 120,
+  samples = 20_000,
   ranked = samples > 0,
 ): LivePreview<PredictionFor<I>> {
   const text = useMemo(() => (input ? JSON.stringify(input) : ''), [input]);

@@ -16,12 +16,13 @@ export function eyeOffset(form: EyeForm, bore: number, thickness: number): numbe
 /**
  * Curvature of a main leaf that stands at an arch over its eye line, 1/mm: its eyes stand off square to its own ends.
  * @param archMid to the mid-surface, mm @param length of the leaf along itself, mm @param offset of the eyes, see `eyeOffset`
+ * @param flat formed straight about the pin, mm
  */
-export function curvatureOfArch(archMid: number, length: number, offset: number): number {
+export function curvatureOfArch(archMid: number, length: number, offset: number, flat = 0): number {
   let curvature = 0;
   for (let pass = 0; pass < 6; pass++) {
-    const camber = archMid - offset * Math.cos((curvature * length) / 2);
-    curvature = curvatureFromCamber(camber, chordUnderCamber(length, camber));
+    const camber = archMid - offset * Math.cos((curvature * (length - flat)) / 2);
+    curvature = curvatureFromCamber(camber, chordUnderCamber(length, camber, flat), flat);
   }
   return curvature;
 }

@@ -243,7 +243,7 @@ export class HalfPack {
         const turn = this.edge / radius;
         beam.hold(radius * sin(turn), radius * (1 - cos(turn)) - deep, turn);
       }
-      if (leaf.curve ?? leaf.nests) beam.recurve(freeSlopeOf(leaf, this.end, this.edge));
+      if (leaf.curve ?? leaf.nests ?? leaf.flat) beam.recurve(freeSlopeOf(leaf, this.end, this.edge));
       else beam.bend(leaf.curvature);
       beam.place();
     });
@@ -622,9 +622,10 @@ export class HalfPack {
 
   /** What the seat bends into a leaf, E·t/2 times its change of curvature, MPa; null without a seat. */
   clampedStress(leaf: number): number | null {
-    const { curvature, thickness } = this.pack.leaves[leaf]!;
+    const { curvature, thickness, flat = 0 } = this.pack.leaves[leaf]!;
+    const free = flat / 2 < this.edge ? curvature : 0;
     const bent = this.held === 0 ? 0 : 1 / (1 / this.held + this.depth[leaf]!);
-    return this.edge > 0 ? (this.pack.youngs * (curvature - bent) * thickness) / 2 : null;
+    return this.edge > 0 ? (this.pack.youngs * (free - bent) * thickness) / 2 : null;
   }
 
   private stressOf(

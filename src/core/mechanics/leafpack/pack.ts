@@ -18,6 +18,8 @@ export interface Leaf {
   curvature: number;
   /** Free curvature along a leaf that is no circle: by arc length from the pin, negative in front; see `tracedCurve`. */
   curve?: readonly { s: number; curvature: number }[];
+  /** Formed straight over this length about the pin by its maker, and bent to `curvature` beyond it, mm (0–600); absent for one even arc. */
+  flat?: number;
   /** Thickness at both ends of a leaf that thins parabolically from the seat's edge, mm; absent = even thickness. */
   tipThickness?: number;
   /**
@@ -99,6 +101,7 @@ export function checkPack(pack: Pack): void {
 
 function checkExtras(leaf: Leaf, at: string): void {
   if (leaf.tipThickness !== undefined) requireNumber(`${at}.tipThickness`, leaf.tipThickness, 1, leaf.thickness);
+  if (leaf.flat !== undefined) requireNumber(`${at}.flat`, leaf.flat, 0, 600);
   for (const extra of ['liner', 'tipPad', 'spacer'] as const)
     if (leaf[extra] !== undefined) requireNumber(`${at}.${extra}`, leaf[extra], 0, 100);
   leaf.curve?.forEach((point, k) => {
@@ -221,7 +224,11 @@ export function freeSlopeOf(leaf: Leaf, end: End, edge: number): (u: number) => 
 
 function curvedSlopeOf(leaf: Leaf, end: End, edge: number): (u: number) => number {
   const { curve } = leaf;
-  if (!curve || curve.length === 0) return (u) => leaf.curvature * u;
+  if (!curve || curve.length === 0) {
+    const straight = (leaf.flat ?? 0) / 2;
+    const before = Math.max(0, edge - straight);
+    return (u) => leaf.curvature * (Math.max(0, edge + u - straight) - before);
+  }
   const points = (end === 'rear' ? curve : curve.toReversed().map((p) => ({ ...p, s: -p.s }))).map(
     ({ s, curvature }) => ({ s: s - edge, curvature }),
   );
@@ -242,22 +249,26 @@ function curvedSlopeOf(leaf: Leaf, end: End, edge: number): (u: number) => numbe
 }
 
 /**
- * Free curvature from camber over a chord (circular leaf), 1/mm.
- * @param camber mm, positive with the ends up; |camber| < chord/2 @param chord mm
+ * Free curvature from camber over a chord, 1/mm: of one even arc, or of the arcs beyond a straight middle.
+ * @param camber mm, positive with the ends up; |camber| < (chord − flat)/2 @param chord mm, tip to tip
+ * @param flat mm formed straight about the pin; at most the chord less 50 mm
  */
-export function curvatureFromCamber(camber: number, chord: number): number {
-  requireNumber('chord', chord, 50, 5000);
-  requireNumber('camber', camber, -chord / 2, chord / 2);
-  return (8 * camber) / (chord * chord + 4 * camber * camber);
+export function curvatureFromCamber(camber: number, chord: number, flat = 0): number {
+  const arcs = chord - flat;
+  requireNumber('chord', arcs, 50, 5000);
+  requireNumber('camber', camber, -arcs / 2, arcs / 2);
+  return (8 * camber) / (arcs * arcs + 4 * camber * camber);
 }
 
 /**
  * Chord of an arc of this length and camber, mm: a string across a leaf's own tips is shorter than the leaf. Series of the circle
- * in c/L, 1 − 8/3 (c/L)² − 224/45 (c/L)⁴: within 0.05 % up to a camber of a sixth of the length. @param arc mm @param camber mm
+ * in c/L, 1 − 8/3 (c/L)² − 224/45 (c/L)⁴: within 0.05 % up to a camber of a sixth of the length; a straight middle is itself.
+ * @param arc whole length, mm @param camber mm @param flat formed straight about the pin, mm
  */
-export function chordUnderCamber(arc: number, camber: number): number {
-  const share = (camber / arc) ** 2;
-  return arc * (1 - (8 / 3) * share - (224 / 45) * share ** 2);
+export function chordUnderCamber(arc: number, camber: number, flat = 0): number {
+  const arcs = arc - flat;
+  const share = (camber / arcs) ** 2;
+  return flat + arcs * (1 - (8 / 3) * share - (224 / 45) * share ** 2);
 }
 
 /** Camber over a chord of a circular leaf of given curvature, mm. The inverse of `curvatureFromCamber`. */

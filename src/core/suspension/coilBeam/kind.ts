@@ -5,7 +5,7 @@ import { coilChecks, type CoilCheck, type CoilStanding } from './checks';
 import { type CoilAxleInput } from './input';
 import { COIL_GROUPS, COIL_POINTS } from './points';
 import { coilLabel } from './words';
-import { CoilSideModel, otherEnds, type CoilFigures, type DrawnChange, type DrawnInput } from './sideModel';
+import { CoilSideModel, otherEnds, USUAL_ENDS, type CoilFigures, type DrawnChange, type DrawnInput } from './sideModel';
 
 /** What a change is called in the ledger of a coil. */
 export const COIL_LINES = ['coil', 'spacer'] as const;
@@ -69,19 +69,19 @@ export const COIL_BEAM: SuspensionKind<CoilTypes> = {
   },
   settling: ({ changes }) => (changes.some((c) => c.kind === 'coil' && !c.used) ? NEW_COIL : USED_COIL),
   signed: /$^/,
-  otherwise: (input, drawn) =>
-    drawn.coil && input.coil
-      ? otherEnds(input.coil.ends).map((ends) => ({
-          path: 'coil.ends',
-          drawn: { ...drawn, coil: { ...drawn.coil!, ends } },
-        }))
+  // Ends that nobody looked at: each form as likely as any other (chosen).
+  unseen: ({ coil }) =>
+    coil?.ends === 'unknown'
+      ? [
+          {
+            path: 'coil.ends',
+            may: [USUAL_ENDS, ...otherEnds('unknown')].map((ends, _, all) => ({
+              chance: 1 / all.length,
+              settle: (drawn) => (drawn.coil ? { ...drawn, coil: { ...drawn.coil, ends } } : drawn),
+            })),
+          },
+        ]
       : [],
-  settled: (drawn, uniform) => {
-    if (drawn.coil?.ends !== 'unknown') return drawn;
-    const forms = ['closedGround' as const, ...otherEnds('unknown')];
-    const ends = forms[Math.min(forms.length - 1, Math.floor(uniform() * forms.length))]!;
-    return { ...drawn, coil: { ...drawn.coil, ends } };
-  },
   rubbing: () => 1,
   beside: () => ({}),
   fasteners: () => ({}),

@@ -1,5 +1,5 @@
 import { type Drawn } from '../../estimate/tree';
-import { nestsOf, withinMain, type Clip, type Leaf } from '../../mechanics/leafpack/pack';
+import { curvatureFromCamber, nestsOf, withinMain, type Clip, type Leaf } from '../../mechanics/leafpack/pack';
 import { type NestedPack } from './calibrate';
 import { type PackInput, type SpringInput } from './input';
 
@@ -24,11 +24,17 @@ const clipsOf = (pack: Drawn<PackInput>): Clip[] =>
     }),
   );
 
+/** Length formed flat of every leaf of the pack; undefined where the maker gave them one even arc. */
+export const formedFlatOf = (pack: Drawn<PackInput> | null | undefined): number | undefined =>
+  pack?.seatShape === 'formed' ? (pack.formedFlat ?? pack.seatLength) : undefined;
+
 /** The leaves, clips and eyes of a pack as they were read, before anything is known of its curve. */
 export function packAsRead(
   pack: Drawn<PackInput>,
   spring: Pick<SpringInput, 'broken'>,
-): Pick<NestedPack, 'leaves' | 'clips' | 'eyeOffset'> {
+): Pick<NestedPack, 'leaves' | 'own' | 'clips' | 'eyeOffset'> {
+  const flat = formedFlatOf(pack);
+  const own = pack.leaves.map((leaf) => leaf.own && curvatureFromCamber(leaf.own.camber, leaf.own.chord, flat));
   const main = pack.leaves[0];
   const { width } = pack;
   const clips = clipsOf(pack);
@@ -36,6 +42,7 @@ export function packAsRead(
     withinMain(
       {
         ...{ front, rear, thickness, width },
+        ...(flat !== undefined && { flat }),
         ...(tip !== undefined && { tipThickness: Math.min(tip, thickness) }),
       },
       main ?? { front, rear },
@@ -46,6 +53,7 @@ export function packAsRead(
       const nests = nestsOf(sizes, i);
       return { ...leaf, ...(nests && { nests }), ...linedAt(pack, i), ...brokenAt(spring, i) };
     }),
+    ...(own.some((k) => k !== undefined) && { own }),
     ...(clips.length > 0 && { clips }),
     eyeOffset: { front: pack.eyeOffset, rear: pack.eyeOffsetRear ?? pack.eyeOffset },
   };

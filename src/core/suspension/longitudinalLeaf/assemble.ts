@@ -1,8 +1,15 @@
 import { axleLoadHalf, loadsOf, unsprungOf } from '../../sheet/loads';
 import { type Assembly, type Wanting } from '../kind';
-import { type LeafAxleInput, type Change, type MoreReadings, type PackInput, type SpringInput } from './input';
+import {
+  type Change,
+  type LeafAxleInput,
+  type LeafRole,
+  type MoreReadings,
+  type PackInput,
+  type SpringInput,
+} from './input';
 import { type Side, SIDES } from '../../vehicle/side';
-import { withinMain } from '../../mechanics/leafpack/pack';
+import { chordUnderCamber, withinMain } from '../../mechanics/leafpack/pack';
 import { type Estimate } from '../../estimate/estimate';
 import { fuelDiffers } from '../../vehicle/likeWithLike';
 import { GRAVITY } from '../../material/steel';
@@ -186,6 +193,30 @@ function clipsOf(there: Read, leafId: string): { front?: Estimate; rear?: Estima
   return front || rear ? { ...(front && { front }), ...(rear && { rear }) } : undefined;
 }
 
+/** A lowest leaf this much thicker than the one above it may well be an overload leaf. Chosen. */
+const OVERLOAD_THICKNESS = 1.3;
+
+/** What the lowest leaf is: as said, or unknown where its thickness makes one wonder; undefined for a plain leaf. */
+function lowestRole(
+  said: LeafRole | null | undefined,
+  thicknesses: readonly (number | undefined)[],
+): LeafRole | 'unknown' | undefined {
+  if (said) return said === 'overload' ? said : undefined;
+  const [above, lowest] = thicknesses.slice(-2);
+  return thicknesses.length > 2 && above && lowest && lowest > OVERLOAD_THICKNESS * above ? 'unknown' : undefined;
+}
+
+/** A leaf's own free shape from the string across its tips. */
+const ownShape = (camber: Estimate, arc: number) => ({
+  camber,
+  chord: { value: chordUnderCamber(arc, camber.value), half90: 3, origin: camber.origin },
+});
+
+const timesOf = (share: { value: number; half90: number }, length: number) => ({
+  value: share.value * length,
+  half90: share.half90 * length,
+});
+
 function assemblePack(
   sheet: Pick<Sheet, 'pack' | 'leafIds'> & { onPad: boolean },
   need: Read,
@@ -203,12 +234,21 @@ function assemblePack(
     departure: assumed(i === 0 ? { value: 0, half90: 0 } : ASSUMED.departure),
     tip: there({ point: 'leafTip', leafId }),
     clips: i === 0 ? undefined : clipsOf(there, leafId),
+    camber: there({ point: 'leafCamber', leafId }),
   }));
-  const complete = leaves.flatMap(({ thickness, front, rear, departure, tip, clips }) =>
+  const lowest = lowestRole(
+    sheet.pack.lowestLeaf,
+    leaves.map(({ thickness }) => thickness?.value),
+  );
+  const roleOf = (i: number) => (i > 0 && i === leaves.length - 1 ? lowest : undefined);
+  const complete = leaves.flatMap(({ thickness, front, rear, departure, tip, clips, camber }, i) =>
     thickness && front && rear
       ? [
           {
-            ...{ thickness, front, rear, departure },
+            ...{ thickness, front, rear },
+            departure: roleOf(i) === 'overload' ? assumed(ASSUMED.overload) : departure,
+            ...(roleOf(i) && { role: roleOf(i)! }),
+            ...(i > 0 && camber && { own: ownShape(camber, front.value + rear.value) }),
             // A tip read as thick as the seat is a leaf of even thickness.
             ...(tip && tip.value < thickness.value && { tip }),
             ...(clips && { clips }),
@@ -218,6 +258,7 @@ function assemblePack(
   );
   const main = complete[0];
   if (!width || !seatLength || !main || complete.length < leaves.length) return null;
+  const gap = there({ point: 'overloadGap' });
   const clipped = complete.some((leaf) => leaf.clips);
   const extra = (point: 'leafLiner' | 'tipPad') => {
     const found = or({ point }, { value: 0, half90: 0 });
@@ -225,7 +266,9 @@ function assemblePack(
   };
   const [liner, tipPad] = [extra('leafLiner'), extra('tipPad')];
   const lined = liner !== undefined || tipPad !== undefined;
+  // Nobody saw it: an upturned eye stands in, and the other forms are carried into the band.
   const form = sheet.pack.eyeForm ?? 'upturned';
+  const rearUnseen = (sheet.pack.eyeFormRear ?? null) === null && !sheet.onPad;
   const bore = or({ point: 'eyeBore' }, ASSUMED.eyeBore);
   const rearBore = there({ point: 'eyeBoreRear' });
   const offsetOf = (of: EyeForm, seen: boolean, eye = bore): Estimate => ({
@@ -240,11 +283,16 @@ function assemblePack(
     seatLength,
     inactive: assumed(ASSUMED.inactive),
     seatShape: sheet.pack.seatShape,
+    ...((sheet.pack.seatShape === 'formed' || sheet.pack.seatShape === 'unknown') && {
+      formedFlat: or({ point: 'formedFlat' }, timesOf(ASSUMED.formedShare, seatLength.value)),
+    }),
+    ...(gap && lowest === 'overload' && !complete.at(-1)?.own && { overloadGap: gap }),
     friction: assumed(lined ? ASSUMED.frictionLined : ASSUMED.friction),
     ...(liner && { liner }),
     ...(tipPad && { tipPad }),
     ...(clipped && { clipPlay: or({ point: 'clipPlay' }, ASSUMED.clipPlay) }),
     eyeOffset: offsetOf(form, sheet.pack.eyeForm !== null),
+    ...(sheet.pack.eyeForm === null && { eyesUnseen: rearUnseen ? ('both' as const) : ('front' as const) }),
     ...(sheet.onPad
       ? // It bears on the pad with its upper face.
         { eyeOffsetRear: measured(main.thickness.value / 2, main.thickness.half90 / 2) }
@@ -376,6 +424,7 @@ function plannedChange(change: PlannedChange, pack: PackInput | null, sheet: She
         leaves: leaves.map((leaf) => leafEstimates(leaf, source, leaf.camberKnown)),
         width: widthEstimate(width, source),
         eyeOffset: eyesEstimate(offset, known, source),
+        ...(eyeForm === null && { eyesUnseen: 'both' as const }),
         used,
         ...(byFreeArch && { byFreeArch }),
       };

@@ -5,6 +5,10 @@ export const ASSUMED = {
   ...ASSUMED_AXLE,
   inactive: { value: 0.67, half90: 0.25 },
   departure: { value: 0, half90: 0.1 },
+  /** Departure of an overload leaf that nobody read: nearly flat. */
+  overload: { value: -0.85, half90: 0.2 },
+  /** Length that a maker forms flat, over the distance of the U-bolts. */
+  formedShare: { value: 1, half90: 0.25 },
   friction: { value: 0.3, half90: 0.15 },
   /** Over liners or tip pads. */
   frictionLined: { value: 0.15, half90: 0.08 },

@@ -1,5 +1,6 @@
 import { CoreError } from '../../errors';
 import {
+  chordUnderCamber,
   curvatureFromCamber,
   nestedCurvatures,
   placeByLength,
@@ -32,6 +33,19 @@ export function whole(leaf: Leaf): Leaf {
 
 export const mends = (changes: readonly DrawnChange[]): boolean => changes.some((c) => c.kind === 'mendLeaf');
 
+/** A leaf of a part: its maker formed it over the seat as those of the pack it goes into. @param flat of the pack's leaves, mm */
+function partLeaf(
+  { front, rear, thickness, camber, chord }: Drawn<Change & { kind: 'addLeaf' }>,
+  width: number,
+  flat?: number,
+): Leaf {
+  const arc = front + rear;
+  // The string over a leaf with a straight middle is a little shorter than over one even arc.
+  const shorter = flat ? chordUnderCamber(arc, camber) - chordUnderCamber(arc, camber, flat) : 0;
+  const curvature = curvatureFromCamber(camber, chord - shorter, flat);
+  return { front, rear, width, thickness, curvature, ...(flat !== undefined && { flat }) };
+}
+
 /**
  * Leaves of a pack that takes the place of the old one; every one over its own length. Where the free arch of both packs was read
  * on the same terms their difference counts: what the old one's readings say against its own free arch, in curve and in rate, is
@@ -45,15 +59,13 @@ function replaced(
 ): Pack {
   const main = change.leaves[0];
   if (!main) throw new CoreError('bad-input', 'changes.pack.leaves', 'a pack needs at least one leaf');
-  const leaves = change.leaves.map((leaf): Leaf => {
-    const { front, rear } = withinMain(leaf, main);
-    const curvature = curvatureFromCamber(leaf.camber, leaf.chord);
-    return { front, rear, width: change.width, thickness: leaf.thickness, curvature };
-  });
   const old = pack.leaves[0]!;
+  const leaves = change.leaves.map((leaf): Leaf =>
+    partLeaf({ kind: 'addLeaf', ...withinMain(leaf, main) }, change.width, old.flat),
+  );
   if (change.byFreeArch && freeArchTop !== undefined) {
     const offset = (pack.eyeOffset.front + pack.eyeOffset.rear) / 2;
-    const read = curvatureOfArch(freeArchTop + old.thickness / 2, old.front + old.rear, offset);
+    const read = curvatureOfArch(freeArchTop + old.thickness / 2, old.front + old.rear, offset, old.flat);
     const alike = leaves.map((leaf) => ({ ...leaf, curvature: leaf.curvature + old.curvature - read }));
     return { ...pack, leaves: alike, eyeOffset: { front: change.eyeOffset, rear: change.eyeOffset } };
   }
@@ -67,7 +79,7 @@ function rearched(leaves: readonly Leaf[], camber: number): Leaf[] {
   const thicknesses = leaves.map((leaf) => leaf.thickness);
   const length = main.front + main.rear;
   const before = nestedCurvatures(main.curvature, thicknesses);
-  const after = nestedCurvatures(main.curvature + curvatureFromCamber(camber, length), thicknesses);
+  const after = nestedCurvatures(main.curvature + curvatureFromCamber(camber, length, main.flat), thicknesses);
   return leaves.map((leaf, i) => ({ ...leaf, curvature: leaf.curvature + after[i]! - before[i]! }));
 }
 
@@ -115,14 +127,7 @@ export function builtPack(pack: Pack, changes: readonly DrawnChange[], freeArchT
     if (change.kind === 'eyes') built = { ...built, eyeOffset: { front: change.offset, rear: change.offset } };
     if (change.kind !== 'addLeaf') continue;
     const main = built.leaves[0]!;
-    const leaf: Leaf = {
-      front: change.front,
-      rear: change.rear,
-      width: main.width,
-      thickness: change.thickness,
-      curvature: curvatureFromCamber(change.camber, change.chord),
-    };
-    const added = withinMain(leaf, main);
+    const added = withinMain(partLeaf(change, main.width, main.flat), main);
     const at = placeByLength(built.leaves, added);
     built = {
       ...built,

@@ -1,6 +1,6 @@
 import { CoreError } from '../../errors';
 import { forcesHeld, type RearHold } from '../../mechanics/linkage/installed';
-import { nestedCurvatures, type Leaf, type Pack } from '../../mechanics/leafpack/pack';
+import { depths, nestedCurvatures, type Leaf, type Pack } from '../../mechanics/leafpack/pack';
 import {
   EXACT,
   PackSolver,
@@ -14,6 +14,8 @@ export interface NestedPack {
   leaves: readonly Omit<Leaf, 'curvature'>[];
   /** How much each leaf's free curvature departs from nesting, as a share of the main leaf's; 0 = nested. */
   departure?: readonly number[];
+  /** Free curvature of leaves that were read for themselves, 1/mm; it hangs on no other leaf. */
+  own?: readonly (number | undefined)[];
   clamp: Pack['clamp'];
   youngs: number;
   eyeOffset: Pack['eyeOffset'];
@@ -40,7 +42,7 @@ export function nestedPack(given: NestedPack, curvature: number): Pack {
   return {
     leaves: given.leaves.map((leaf, i) => ({
       ...leaf,
-      curvature: nested[i]! * (1 + (i === 0 ? 0 : (given.departure?.[i] ?? 0))),
+      curvature: (i > 0 ? given.own?.[i] : undefined) ?? nested[i]! * (1 + (i === 0 ? 0 : (given.departure?.[i] ?? 0))),
     })),
     clamp: given.clamp,
     youngs: given.youngs,
@@ -95,6 +97,56 @@ export function calibrateNested(
     high = next;
   }
   throw new CoreError('no-convergence', 'loadedArch', 'no free curvature explains this arch under this load');
+}
+
+/** Daylight read over the lowest leaf's tips, mm, and how often its curve is set right by it. */
+const DAYLIGHT_PASSES = 4;
+
+/**
+ * The same where the lowest leaf's own curve is not known but the daylight over its tips is: as long as it hangs clear, its tip stands
+ * where its own curve puts it, so that its curve follows from the gap. @param gap mm, mean of front and rear, in the loaded state
+ * @throws CoreError as `calibrateNested`
+ */
+export function calibrateByDaylight(
+  given: NestedPack,
+  gap: number,
+  calibrate: (pack: NestedPack, spent?: Calibrated) => Calibrated,
+  spent?: Calibrated,
+): Calibrated {
+  const lowest = given.leaves.length - 1;
+  const leaf = given.leaves[lowest]!;
+  const straight = Math.max(given.clamp.kind === 'seat' ? given.clamp.length : 0, leaf.flat ?? 0) / 2;
+  // What a tip gains on its leaf's curvature, mean of both ends, mm².
+  const gain = ((leaf.front - straight) ** 2 + (leaf.rear - straight) ** 2) / 4;
+  let curvature = spent?.pack.leaves[lowest]?.curvature ?? 0;
+  let found = spent;
+  for (let pass = 0; pass < DAYLIGHT_PASSES; pass++) {
+    const own = given.leaves.map((_, i) => (i === lowest ? curvature : given.own?.[i]));
+    found = calibrate({ ...given, own }, found);
+    const off = daylight(found, lowest) - gap;
+    if (Math.abs(off) < 0.02 || pass === DAYLIGHT_PASSES - 1) break;
+    curvature += off / gain;
+  }
+  return found!;
+}
+
+/** Mean gap over the tips of a leaf, mm, along the normal of the seat. */
+function daylight({ solver, shape, pack }: Calibrated, leaf: number): number {
+  const deep = depths(pack.leaves);
+  const [upper, lower] = [solver.leafCurves(leaf - 1, shape), solver.leafCurves(leaf, shape)];
+  const faces = (pack.leaves[leaf - 1]!.thickness + pack.leaves[leaf]!.thickness) / 2;
+  const gapAt = (end: 'front' | 'rear') => {
+    const [above, tip] = [upper[end], lower[end]];
+    const x = tip.x.at(-1)!;
+    const k = Math.max(
+      1,
+      above.x.findIndex((v) => v >= x),
+    );
+    const share = (x - above.x[k - 1]!) / (above.x[k]! - above.x[k - 1]! || 1);
+    const y = above.y[k - 1]! + share * (above.y[k]! - above.y[k - 1]!);
+    return y - deep[leaf - 1]! - (tip.y.at(-1)! - deep[leaf]!) - faces;
+  };
+  return (gapAt('front') + gapAt('rear')) / 2;
 }
 
 /** Lets the curvature follow the arch while the shape settles: one solve instead of several. */

@@ -5,6 +5,17 @@ import { type Arrangement } from '../../mechanics/stack/stack';
 import { type EyeForm } from '../../mechanics/leafpack/eyes';
 import { type Estimate } from '../../estimate/estimate';
 
+/** A leaf that nests in the pack, or one below it that is nearly flat and comes in under load. */
+export const LEAF_ROLES = ['graded', 'overload'] as const;
+export type LeafRole = (typeof LEAF_ROLES)[number];
+
+/**
+ * What the seat does to the leaves: the clamp bends them flat over it; they keep their curve; or their maker formed them flat there,
+ * so that the clamp bends nothing.
+ */
+export const SEAT_SHAPES = ['flat', 'concentric', 'formed'] as const;
+export type SeatShape = (typeof SEAT_SHAPES)[number];
+
 /** One leaf as measured, from the main leaf down. */
 export interface LeafInput {
   front: Estimate;
@@ -12,6 +23,10 @@ export interface LeafInput {
   thickness: Estimate;
   /** Departure of its free curvature from nesting, as a share of the main leaf's; value 0 when assumed nested. */
   departure: Estimate;
+  /** What it is in its pack; a plain leaf when not said. Unknown is carried into the band. */
+  role?: LeafRole | 'unknown';
+  /** Its own free shape, read off the pack: then it hangs on no other leaf. */
+  own?: { camber: Estimate; chord: Estimate };
   /** At its tips, where it thins out towards them; absent for a leaf of even thickness. */
   tip?: Estimate;
   /** Clips it carries round the leaves above it, from the centre bolt along it. */
@@ -25,12 +40,18 @@ export interface PackInput {
   seatLength: Estimate;
   /** Share κ of the seat length that does not bend. */
   inactive: Estimate;
-  /** Whether the clamp flattens the leaves or keeps their curve; unknown is carried into the band. */
-  seatShape: 'flat' | 'concentric' | 'unknown';
+  /** Unknown is carried into the band. */
+  seatShape: SeatShape | 'unknown';
+  /** Length that the maker formed flat, mm, where that is so or may be; absent in inputs of an earlier core. */
+  formedFlat?: Estimate;
   friction: Estimate;
   /** Eye centre above (+) or below (−) the main leaf's mid-surface, mm: the front eye's, and the rear one's where it differs. */
   eyeOffset: Estimate;
   eyeOffsetRear?: Estimate;
+  /** Whose form nobody saw: the offsets are those of upturned eyes, and other forms are carried into the band. */
+  eyesUnseen?: 'both' | 'front';
+  /** Daylight over the tips of the overload leaf in the state of the day, mm; its own curve follows from it. */
+  overloadGap?: Estimate;
   /** Between any two leaves, and at their tips besides, mm; absent for steel on steel. */
   liner?: Estimate;
   tipPad?: Estimate;
@@ -79,6 +100,8 @@ export type Change =
       leaves: { front: Estimate; rear: Estimate; thickness: Estimate; camber: Estimate; chord: Estimate }[];
       width: Estimate;
       eyeOffset: Estimate;
+      /** Nobody told their form, as in `PackInput`. */
+      eyesUnseen?: 'both';
       used: boolean;
       /** Its curve was told by the free arch of the whole pack, read as the old pack's is. */
       byFreeArch?: boolean;

@@ -17,6 +17,7 @@ import { settlingOf } from './settling';
 import { type Sheet } from './sheet';
 import { LeafSideModel, type DrawnChange, type DrawnInput } from './sideModel';
 import { taught, type SpringFit } from './springFit';
+import { unseenOf } from './unseen';
 import { inputLabel } from './words';
 
 /** What a prediction says of the bolts that hold a leaf spring. */
@@ -99,14 +100,7 @@ export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
   lines: leafLines,
   settling: settlingOf,
   signed: /(archTop|freeArch|camber|departure|eyeOffset|offset|slope)$/,
-  otherwise: (input, drawn, side) =>
-    input.pack?.seatShape === 'unknown' && drawn.pack && input.sides[side].spring
-      ? [{ path: 'pack.seatShape', drawn: { ...drawn, pack: { ...drawn.pack, seatShape: 'concentric' } } }]
-      : [],
-  settled: (drawn, uniform) =>
-    drawn.pack?.seatShape === 'unknown'
-      ? { ...drawn, pack: { ...drawn.pack, seatShape: uniform() < 0.5 ? 'flat' : 'concentric' } }
-      : drawn,
+  unseen: unseenOf,
   rubbing: (input, drawn) => {
     const usual = input.pack?.friction.value ?? 0;
     return usual > 0 ? (drawn.pack?.friction ?? usual) / usual : 1;

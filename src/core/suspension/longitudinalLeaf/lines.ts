@@ -1,6 +1,5 @@
-import { type ChangeLine, type SideModel } from '../kind';
+import { type ChangeLine, type Rising } from '../kind';
 import { moveOf, thicknessRise } from './built';
-import { type LeafFigures } from './figures';
 import { type DrawnChange, type DrawnInput } from './sideModel';
 
 /** What a change is called in the ledger of a leaf spring. */
@@ -36,7 +35,7 @@ export const LINE: Record<DrawnChange['kind'], { kind: LeafLine; label: string; 
  * Every change alone on the measured base, mm; with a move over the axle, on the moved spring. Leaf thickness in the stack is a line
  * of its own; a block that goes with a move stands in the move's line.
  */
-export function leafLines(drawn: DrawnInput, model: SideModel<DrawnChange, LeafFigures>): ChangeLine<LeafLine>[] {
+export function leafLines(drawn: DrawnInput, model: Rising<DrawnChange>): ChangeLine<LeafLine>[] {
   const base = model.rise([], 0);
   const move = moveOf(drawn.changes);
   const moved = move.length > 0 ? model.rise(move, 0) : base;

@@ -12,8 +12,8 @@ export const LEAF_GROUPS = [
   {
     id: 'clips',
     place: 'bench',
-    title: 'Thin tips and clips',
-    buys: 'rate of leaves that thin out, how far it droops',
+    title: 'Shapes, tips and clips',
+    buys: 'a pack that is not plainly nested: overload leaf, thin tips, how far it droops',
   },
   { id: 'check', place: 'bench', title: 'Bench and a second load', buys: 'a spring that is checked, not assumed' },
 ] as const satisfies readonly PointGroup[];
@@ -195,6 +195,30 @@ export const LEAF_POINTS = {
     lengthRule(40, 1500, 460),
     3,
     { perLeaf: true, minimal: true },
+  ),
+  formedFlat: point(
+    'clips',
+    'Length formed flat',
+    'Straight part of a leaf in its middle, leaf off the vehicle: how long a rule lies on it without daylight.',
+    lengthRule(20, 500, 130),
+    8,
+    { ofSpring: true },
+  ),
+  overloadGap: point(
+    'clips',
+    'Daylight over the overload leaf',
+    'Weight on: from the top of the lowest leaf’s tips straight up to the leaf above, mean of front and rear. Leave empty where it touches.',
+    lengthRule(0.5, 200, 20),
+    1.5,
+    { loaded: true, ofSpring: true },
+  ),
+  leafCamber: point(
+    'clips',
+    'Own free camber',
+    'Leaf out of the pack: string across its own tips down to it at the centre bolt. Minus where it bends the other way.',
+    lengthRule(-200, 400, 60),
+    3,
+    { perLeaf: true },
   ),
   leafTip: point(
     'clips',

@@ -4,6 +4,7 @@ import { type Lookup, type SheetReading, type SheetState } from '../../sheet/rea
 import { leafPointOf, type LeafPoint } from './points';
 import { type Arrangement } from '../../mechanics/stack/stack';
 import { type Side } from '../../vehicle/side';
+import { type LeafRole, type SeatShape } from './input';
 import { type EyeForm } from '../../mechanics/leafpack/eyes';
 import { type PartSource } from './partEstimates';
 
@@ -57,7 +58,9 @@ export interface Sheet {
     eyeForm: EyeForm | null;
     /** null where it is like the front one. */
     eyeFormRear?: EyeForm | null;
-    seatShape: 'flat' | 'concentric' | 'unknown';
+    seatShape: SeatShape | 'unknown';
+    /** What the lowest leaf is; null when nobody looked. */
+    lowestLeaf?: LeafRole | null;
     /** What holds the rear end, of both springs; null when nobody looked. */
     rearEnd?: RearEnd | null;
     rusty: boolean;

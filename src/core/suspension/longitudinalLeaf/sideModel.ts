@@ -1,6 +1,6 @@
 import { CoreError } from '../../errors';
 import { packAsRead } from './asRead';
-import { calibrateNested, type Calibrated } from './calibrate';
+import { calibrateByDaylight, calibrateNested, type Calibrated, type NestedPack } from './calibrate';
 import { type Clamp, type Pack } from '../../mechanics/leafpack/pack';
 import { EXACT, PackSolver, type Fineness } from '../../mechanics/leafpack/solve';
 import {
@@ -25,6 +25,7 @@ import { type SideState } from './sideState';
 export type DrawnInput = Drawn<LeafAxleInput>;
 export type DrawnChange = Drawn<Change>;
 
+/** Leaves formed flat lie flat in their clamp. */
 const seatShapeOf = (input: DrawnInput): 'flat' | 'concentric' =>
   input.pack?.seatShape === 'concentric' ? 'concentric' : 'flat';
 
@@ -78,20 +79,20 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
     if (!input.pack || !spring) return;
     const main = input.pack.leaves[0];
     if (!main) throw new CoreError('bad-input', 'pack.leaves', 'a pack needs at least one leaf');
-    this.calibrated = calibrateNested(
-      {
-        ...packAsRead(input.pack, spring),
-        departure: input.pack.leaves.map((leaf) => leaf.departure),
-        clamp: clampOf(input),
-        youngs: SPRING_STEEL_E * (input.pack.rateFactor ?? 1),
-        friction: Math.min(1, Math.max(0, input.pack.friction)),
-      },
-      spring.archTop + main.thickness / 2,
-      spring.load,
-      holdOf(input),
-      fineness,
-      spent?.calibrated,
-    );
+    const given: NestedPack = {
+      ...packAsRead(input.pack, spring),
+      departure: input.pack.leaves.map((leaf) => leaf.departure),
+      clamp: clampOf(input),
+      youngs: SPRING_STEEL_E * (input.pack.rateFactor ?? 1),
+      friction: Math.min(1, Math.max(0, input.pack.friction)),
+    };
+    const calibrate = (pack: NestedPack, like?: Calibrated) =>
+      calibrateNested(pack, spring.archTop + main.thickness / 2, spring.load, holdOf(input), fineness, like);
+    const { overloadGap } = input.pack;
+    this.calibrated =
+      overloadGap === undefined
+        ? calibrate(given, spent?.calibrated)
+        : calibrateByDaylight(given, overloadGap, calibrate, spent?.calibrated);
     this.linkage = linkageAt(this.calibrated.shape.eyeDistance, holdOf(input));
   }
 

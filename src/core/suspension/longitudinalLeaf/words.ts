@@ -9,6 +9,9 @@ const NAMES: Record<string, string> = {
   'pack.seatLength': 'U-bolt spacing',
   'pack.inactive': 'how much of the seat does not bend',
   'pack.seatShape': 'whether the seat flattens the leaves',
+  'pack.formedFlat': 'length that the maker formed flat',
+  'pack.overloadGap': 'daylight over the overload leaf',
+  'pack.eyesUnseen': 'form of the eyes',
   'pack.friction': 'friction between the leaves',
   'pack.eyeOffset': 'eye size and form',
   'pack.eyeOffsetRear': 'rear eye’s size and form',
@@ -37,6 +40,7 @@ const PARTS: Record<string, string> = {
 const CHANGED: Record<string, string> = {
   width: 'width of the new pack',
   eyeOffset: 'eye size and form of the new pack',
+  eyesUnseen: 'form of the new pack’s eyes',
   offset: 'form of the new eyes',
   front: 'front length of the added leaf',
   rear: 'rear length of the added leaf',
@@ -56,7 +60,11 @@ export function inputLabel(given: string): string {
   if (named) return named;
   const part = path.split('.');
   const last = PARTS[part.at(-1) ?? ''] ?? part.at(-1) ?? path;
-  if (part[0] === 'pack' && part[1] === 'leaves') return `${last} of leaf ${Number(part[2]) + 1}`;
+  if (part[0] === 'pack' && part[1] === 'leaves') {
+    const leaf = `leaf ${Number(part[2]) + 1}`;
+    if (part[3] === 'role') return `whether ${leaf} is an overload leaf`;
+    return part[3] === 'own' ? `own free camber of ${leaf}` : `${last} of ${leaf}`;
+  }
   if (part[0] === 'changes' && part[2] === 'leaves')
     return `${PARTS[part.at(-1) ?? ''] ?? last} of leaf ${Number(part[3]) + 1} of the new pack`;
   if (part[0] === 'changes') return CHANGED[part.at(-1) ?? ''] ?? last;

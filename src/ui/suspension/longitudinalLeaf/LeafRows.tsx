@@ -56,13 +56,13 @@ export const LeafRows = (props: Props) => (
   </div>
 );
 
-/** Leaf by leaf what only some packs have: tips that thin out, clips. */
+/** Leaf by leaf what only some packs have: a shape of its own, tips that thin out, clips. */
 export const ClipRows = (props: Props) => (
   <details className="more">
     <summary>
-      <span>leaves that thin out towards their tips, rebound clips{whereOf(props.job, props.own ?? false)}</span>
+      <span>leaves of their own shape, thin tips, rebound clips{whereOf(props.job, props.own ?? false)}</span>
     </summary>
-    <Rows {...props} name={(leaf) => `Tips and clips of leaf ${leaf}`}>
+    <Rows {...props} name={(leaf) => `Shape, tips and clips of leaf ${leaf}`}>
       {(field, i) => (
         <>
           {field('leafTip', 'Thickness at the tips')}
@@ -70,6 +70,7 @@ export const ClipRows = (props: Props) => (
             <p className="muted tips">clips are carried by the leaves below</p>
           ) : (
             <>
+              {field('leafCamber', 'Own free camber')}
               {field('clipFront', 'Bolt to clip, in front')}
               {field('clipRear', 'Bolt to clip, behind')}
             </>

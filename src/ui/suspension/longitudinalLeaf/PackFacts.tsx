@@ -34,13 +34,15 @@ export function PackFacts({ job, part, own = false }: Props) {
   const { busy, problem, run } = useSend();
   const save = (change: Partial<PackEdit>) =>
     void run(() => {
-      const { version, side, eyeForm, eyeFormRear, seatShape, rearEnd, rusty, otherSide, ownSide, uboltBend } = pack;
+      const { version, side, eyeForm, eyeFormRear, seatShape, lowestLeaf, rearEnd, rusty } = pack;
+      const { otherSide, ownSide, uboltBend } = pack;
       return job.send('/pack', 'PUT', {
         version,
         side,
         eyeForm,
         eyeFormRear,
         seatShape,
+        lowestLeaf,
         rearEnd,
         rusty,
         otherSide,
@@ -75,6 +77,19 @@ export function PackFacts({ job, part, own = false }: Props) {
               value={pack.rusty ? 'rusty' : 'clean'}
               onPick={(id) => save({ rusty: id === 'rusty' })}
             />
+            {leaves.length > 1 ? (
+              <Chips
+                label={`The lowest leaf is${where}`}
+                shown
+                options={[
+                  { id: 'graded', name: 'like the others' },
+                  { id: 'overload', name: 'an overload leaf, nearly straight' },
+                  { id: 'unseen', name: 'not looked' },
+                ]}
+                value={pack.lowestLeaf ?? 'unseen'}
+                onPick={(id) => save({ lowestLeaf: id === 'unseen' ? null : id })}
+              />
+            ) : null}
             {own ? null : (
               <Chips
                 label="The other side is"
@@ -111,9 +126,12 @@ export function PackFacts({ job, part, own = false }: Props) {
             <Chips
               label={`Main leaf’s eyes${where}`}
               shown
-              options={EYE_FORMS.map((id) => ({ id, name: EYE_NAMES[id] }))}
-              value={pack.eyeForm}
-              onPick={(eyeForm) => save({ eyeForm })}
+              options={[
+                ...EYE_FORMS.map((id) => ({ id, name: EYE_NAMES[id] })),
+                { id: 'unseen' as const, name: 'not seen' },
+              ]}
+              value={pack.eyeForm ?? 'unseen'}
+              onPick={(id) => save({ eyeForm: id === 'unseen' ? null : id })}
             />
             {view.pack.rearEnd === 'pad' ? null : (
               <Chips
@@ -153,7 +171,8 @@ export function PackFacts({ job, part, own = false }: Props) {
             label={`Between the U-bolts the leaves are${where}`}
             shown
             options={[
-              { id: 'flat', name: 'clamped flat' },
+              { id: 'flat', name: 'curved, clamped flat' },
+              { id: 'formed', name: 'made flat' },
               { id: 'concentric', name: 'left curved' },
               { id: 'unknown', name: 'not known' },
             ]}

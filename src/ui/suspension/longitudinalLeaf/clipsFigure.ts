@@ -14,7 +14,7 @@ export function clipsFigure(values: Values, field: FieldOf, leafIds: readonly st
     front: true,
     scaled: true,
     extent: { left: -front, right: rear, top: 10, bottom: -10 },
-    margin: { left: 20, right: 92, top: 4, bottom: 0 },
+    margin: { left: 62, right: 84, top: 4, bottom: 0 },
     below: 24 + leafIds.length * ROW + 60,
     marks: (s) => {
       const given = (point: PointId, leafId: string | null = null) => ({
@@ -50,8 +50,9 @@ export function clipsFigure(values: Values, field: FieldOf, leafIds: readonly st
           look: 'steel',
           known: thick.known,
         });
-        dimensions.push(leader(given('leafTip', leafId), { x: right, y }, { x: s.x(rear) + 52, y }));
+        dimensions.push(leader(given('leafTip', leafId), { x: right, y }, { x: s.x(rear) + 46, y }));
         if (i === 0) return;
+        dimensions.push(leader(given('leafCamber', leafId), { x: left, y }, { x: s.x(-front) - 34, y }));
         for (const [point, toward] of [
           ['clipFront', -1],
           ['clipRear', 1],
@@ -71,12 +72,27 @@ export function clipsFigure(values: Values, field: FieldOf, leafIds: readonly st
               look: 'outline',
               known: true,
             });
-          dimensions.push(level(given(point, leafId), { x, y }, { x: middle, y }, y + 22));
+          // Front and rear stand a little apart: on a phone a finger would take one for the other.
+          dimensions.push(level(given(point, leafId), { x, y }, { x: middle, y }, y + (toward < 0 ? 14 : 38)));
         }
       });
       const under = first + leafIds.length * ROW;
       const aside = s.x(-front * 0.7);
       dimensions.push(leader(given('clipPlay'), { x: aside, y: under - ROW / 2 }, { x: aside, y: under + 8 }));
+      const straight = values('formedFlat').value / 2;
+      dimensions.push(
+        level(
+          given('formedFlat'),
+          { x: s.x(-straight), y: under - ROW },
+          { x: s.x(straight), y: under - ROW },
+          under + 8,
+        ),
+      );
+      const last = leafIds.at(-1);
+      const tip = s.x(last && leafIds.length > 1 ? values('leafRear', null, last).value : rear * 0.6);
+      dimensions.push(
+        leader(given('overloadGap'), { x: tip, y: under - ROW - 10 }, { x: s.x(rear * 0.8), y: under + 8 }),
+      );
       return {
         shapes,
         dimensions,
@@ -88,6 +104,9 @@ export function clipsFigure(values: Values, field: FieldOf, leafIds: readonly st
           })),
           { x: s.x(rear) + 36, y: first - 28, text: 'tips' },
           { x: aside + 26, y: under + 12, text: 'play in the clips' },
+          { x: s.x(-front) - 58, y: first - 28, text: 'own camber' },
+          { x: middle + 26, y: under + 30, text: 'formed flat' },
+          { x: s.x(rear * 0.8) + 26, y: under + 12, text: 'daylight' },
         ],
       };
     },

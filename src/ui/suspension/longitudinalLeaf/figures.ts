@@ -31,7 +31,7 @@ export function leafFigures(prediction: LeafPrediction | null, whole: boolean): 
         stack: 'stack',
         thread: 'thread',
         leaves: 'leaves',
-        clips: 'tips and clips',
+        clips: 'shapes and clips',
         bench: 'bench',
       },
     },

@@ -1,0 +1,93 @@
+import { CoreError } from '../errors';
+import { type KindTypes, type Rising, type SuspensionKind } from '../suspension/kind';
+import { type Side } from '../vehicle/side';
+import { central } from './lines';
+
+/** Everything that nobody saw settled one way. */
+export interface Branch<D> {
+  chance: number;
+  /** @param drawn not changed */
+  settle: (drawn: D) => D;
+}
+
+/** Every way in which the unseen things of a side may lie; the likeliest first, chances add up to 1. One without any. */
+export function branchesOf<T extends KindTypes>(
+  kind: SuspensionKind<T>,
+  input: T['input'],
+  side: Side,
+): Branch<T['drawn']>[] {
+  return kind.unseen(input, side).reduce<Branch<T['drawn']>[]>(
+    (found, { may }) =>
+      found
+        .flatMap((one) =>
+          may.map(({ chance, settle }) => ({
+            chance: one.chance * chance,
+            settle: (drawn: T['drawn']) => settle(one.settle(drawn)),
+          })),
+        )
+        .sort((p, q) => q.chance - p.chance),
+    [{ chance: 1, settle: (drawn) => drawn }],
+  );
+}
+
+/** A branch with what it makes of the axle at the middle of every reading. */
+interface Solved<C> {
+  chance: number;
+  changes: readonly C[];
+  model: Rising<C>;
+}
+
+/**
+ * How high the frame stands on the mean of all branches: the likeliest one solved exactly, the others by how far they differ from it on a
+ * coarser model. A branch that has no equilibrium says nothing and counts for nothing.
+ * @param drawn the likeliest branch at the middle of every reading @param exact its model
+ */
+export function meanRising<T extends KindTypes>(
+  kind: SuspensionKind<T>,
+  input: T['input'],
+  side: Side,
+  drawn: T['drawn'],
+  exact: Rising<T['change']>,
+): Rising<T['change']> {
+  const branches = branchesOf(kind, input, side);
+  if (branches.length === 1) return exact;
+  const middle = kind.draw(input, central);
+  const asked = kind.changes(drawn);
+  const solved = branches.flatMap(({ chance, settle }): Solved<T['change']>[] => {
+    try {
+      const settled = settle(middle);
+      return [{ chance, changes: kind.changes(settled), model: kind.model(settled, side, 'difference') }];
+    } catch (error) {
+      if (error instanceof CoreError) return [];
+      throw error;
+    }
+  });
+  const lift = (one: Solved<T['change']>, made: readonly T['change'][], extra: number): number | null => {
+    try {
+      // What a change is may itself be unseen: the branch has its own.
+      const own = made.map((change) => one.changes[asked.indexOf(change)] ?? change);
+      return one.model.rise(own, extra) - one.model.rise([], 0);
+    } catch (error) {
+      if (error instanceof CoreError) return null;
+      throw error;
+    }
+  };
+  const shift = (changes: readonly T['change'][], extra: number): number => {
+    const [lead] = solved;
+    const own = lead && lift(lead, changes, extra);
+    if (own === null || own === undefined) return 0;
+    let [sum, chances] = [0, 0];
+    for (const one of solved) {
+      const other = one === lead ? own : lift(one, changes, extra);
+      if (other === null) continue;
+      sum += one.chance * (other - own);
+      chances += one.chance;
+    }
+    return sum / chances;
+  };
+  return {
+    hasSpring: exact.hasSpring,
+    rise: (changes, extra) =>
+      exact.rise(changes, extra) + (changes.length === 0 && extra === 0 ? 0 : shift(changes, extra)),
+  };
+}

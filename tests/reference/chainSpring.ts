@@ -94,7 +94,7 @@ class Potential {
   energy = 0;
   readonly slope: Float64Array;
   readonly bend: Float64Array;
-  private q = new Float64Array(0);
+  private q: Float64Array = new Float64Array(0);
   /** Nodes of every half, x and y in turn, from its root to its tip. */
   private nodes: Float64Array[] = [];
 
@@ -290,7 +290,7 @@ function newtonStep({ size: n, bend, slope }: Potential, damping: number): Float
       else if (sum > 1e-9) l[i * n + i] = Math.sqrt(sum);
       else return null;
     }
-  const step = slope.map((v) => -v);
+  const step = Float64Array.from(slope, (v) => -v);
   for (let i = 0; i < n; i++) {
     for (let k = 0; k < i; k++) step[i]! -= l[i * n + k]! * step[k]!;
     step[i]! /= l[i * n + i]!;
@@ -318,8 +318,16 @@ function startOf(potential: Potential): Float64Array {
 
 /** @throws Error where no minimum is found */
 export function solveChain(given: ChainSpring): ChainState {
-  const potential = new Potential(given);
-  let q: Float64Array = startOf(potential);
+  // On a bench first: a shackle found from a free shape far off may stand on the wrong side of its pivot.
+  const bench = new Potential({ ...given, shackle: null });
+  const start = settle(bench, startOf(bench));
+  if (!given.shackle) return stateOf(bench, start);
+  const whole = new Potential(given);
+  return stateOf(whole, settle(whole, start));
+}
+
+/** Newton steps with a line search from a shape to the least energy near by, in place. */
+function settle(potential: Potential, q: Float64Array): Float64Array {
   let damping = 0;
   for (let pass = 0; pass < 400; pass++) {
     const energy = potential.at(q, true);
@@ -337,8 +345,8 @@ export function solveChain(given: ChainSpring): ChainState {
       for (let i = 0; i < q.length; i++) next[i] = q[i]! + share * step[i]!;
       better = potential.at(next, false) <= energy + 1e-9 * Math.abs(energy);
     }
-    q = Float64Array.from(next);
-    if (turned < 1e-8 || (turned < 1e-6 && !better)) return stateOf(potential, q);
+    q.set(next);
+    if (turned < 1e-8 || (turned < 1e-6 && !better)) return q;
     damping = share > 0.4 ? damping / 10 : damping;
     if (damping < 1e-9) damping = 0;
   }

@@ -41,6 +41,7 @@ interface Solved<C> {
  * How high the frame stands on the mean of all branches: the likeliest one solved exactly, the others by how far they differ from it on a
  * coarser model. A branch that has no equilibrium says nothing and counts for nothing.
  * @param drawn the likeliest branch at the middle of every reading @param exact its model
+ * @param coarse makes the coarser model of a branch; one who asks for many plans keeps them
  */
 export function meanRising<T extends KindTypes>(
   kind: SuspensionKind<T>,
@@ -48,6 +49,7 @@ export function meanRising<T extends KindTypes>(
   side: Side,
   drawn: T['drawn'],
   exact: Rising<T['change']>,
+  coarse: (settled: T['drawn']) => Rising<T['change']> = (settled) => kind.model(settled, side, 'difference'),
 ): Rising<T['change']> {
   const branches = branchesOf(kind, input, side);
   if (branches.length === 1) return exact;
@@ -56,7 +58,7 @@ export function meanRising<T extends KindTypes>(
   const solved = branches.flatMap(({ chance, settle }): Solved<T['change']>[] => {
     try {
       const settled = settle(middle);
-      return [{ chance, changes: kind.changes(settled), model: kind.model(settled, side, 'difference') }];
+      return [{ chance, changes: kind.changes(settled), model: coarse(settled) }];
     } catch (error) {
       if (error instanceof CoreError) return [];
       throw error;

@@ -284,6 +284,7 @@ const packsOf = (parts: readonly StockPart[]): Step[] =>
             ),
             width: widthEstimate(part.width!, 'catalogue'),
             eyeOffset: eyesEstimate(offset, part.form !== null && part.eyeBore !== null, 'catalogue'),
+            ...(part.form === null && { eyesUnseen: 'both' as const }),
             used: part.used,
             ...(part.leaves[0]!.camber === null && { byFreeArch: true }),
           },

@@ -2,22 +2,25 @@ import { CoreError } from '../errors';
 import { draw } from '../estimate/tree';
 import { type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
 import { type Side, SIDES } from '../vehicle/side';
+import { LONGITUDINAL_LEAF } from '../suspension/longitudinalLeaf/kind';
 import { LeafSideModel, type DrawnChange, type DrawnInput } from '../suspension/longitudinalLeaf/sideModel';
 import { sideRate } from '../suspension/longitudinalLeaf/sideState';
 import { clampGrowth } from '../suspension/longitudinalLeaf/built';
 import { bounceFrequency, smallBumpRate } from '../vehicle/load';
+import { branchesOf, meanRising } from '../prediction/branches';
 import { central, extraLoads } from '../prediction/lines';
 import { NARROWEST_BAND } from '../prediction/central';
 import { taught } from '../suspension/longitudinalLeaf/springFit';
 import { uboltAfter } from '../fastener/ubolt';
 import { type Verdict, type VerdictState } from '../verdict';
 import { COARSE } from '../mechanics/leafpack/half';
-import { EXACT, type Fineness } from '../mechanics/leafpack/solve';
+import { type Fineness } from '../mechanics/leafpack/solve';
 import { stressVerdict, type StandingStress } from '../mechanics/leafpack/stress';
 import { threadNamed } from '../thread/thread';
 import { uboltSuits, type UboltOrder } from '../fastener/uboltOrder';
 import { taken, type Candidate, type Taken, type Way } from './generate';
 import { type Limits, type StockPart } from './parts';
+import { FirstLook } from './firstLook';
 import { uboltNeed, type UboltFacts } from './uboltNeed';
 
 /** What is wanted, in one load state: the frame this much higher than it now stands there, mm. */
@@ -114,25 +117,39 @@ interface Before {
   tilt: number;
 }
 
-/** One side of the axle on one mesh, asked for candidate after candidate. */
+/** One side of the axle solved exactly, asked for candidate after candidate. */
 class Trial {
+  private readonly drawn: DrawnInput;
   readonly extras: number[];
   private readonly model: LeafSideModel;
   private readonly before: Before[];
   private readonly otherLoad: number | undefined;
 
   constructor(
-    private readonly drawn: DrawnInput,
+    private readonly input: LeafAxleInput,
     readonly side: Side,
-    fineness: Fineness,
   ) {
-    this.model = new LeafSideModel(drawn, side, fineness);
-    this.extras = extraLoads(drawn, drawn.states.length);
-    this.otherLoad = drawn.sides[side === 'left' ? 'right' : 'left'].spring?.load;
+    const bare = { ...input, changes: [] };
+    this.drawn = branchesOf(LONGITUDINAL_LEAF, bare, side)[0]!.settle(draw(bare, central));
+    this.model = new LeafSideModel(this.drawn, side);
+    this.extras = extraLoads(this.drawn, this.drawn.states.length);
+    this.otherLoad = this.drawn.sides[side === 'left' ? 'right' : 'left'].spring?.load;
     this.before = this.extras.map((extra) => {
       const { figures, stress } = this.at([], extra);
       return { ...figures, stress: highest(stress()) };
     });
+  }
+
+  private readonly branches = new Map<string, LeafSideModel>();
+
+  /** The model of a branch: what is planned changes nothing in it. */
+  private coarse(settled: DrawnInput): LeafSideModel {
+    const key = JSON.stringify(settled.pack);
+    const known = this.branches.get(key);
+    known?.recycle();
+    const model = known ?? LONGITUDINAL_LEAF.model(settled, this.side, 'difference');
+    this.branches.set(key, model);
+    return model;
   }
 
   private at(changes: readonly DrawnChange[], extra: number) {
@@ -159,40 +176,36 @@ class Trial {
   }
 
   /** @throws CoreError when a state does not exist */
-  states(changes: readonly DrawnChange[], inOneState?: number): CandidateState[] {
-    return this.extras.flatMap((extra, k): CandidateState[] => {
-      if (inOneState !== undefined && k !== inOneState) return [];
+  states(planned: LeafAxleInput['changes']): CandidateState[] {
+    const whole = { ...this.input, changes: planned };
+    const drawn = branchesOf(LONGITUDINAL_LEAF, whole, this.side)[0]!.settle(draw(whole, central));
+    const { changes } = drawn;
+    const heights = meanRising(LONGITUDINAL_LEAF, whole, this.side, drawn, this.model, (settled) =>
+      this.coarse(settled),
+    );
+    return this.extras.map((extra, k): CandidateState => {
       const { figures, stress } = this.at(changes, extra);
       const was = this.before[k]!;
-      const change = figures.rise - was.rise;
+      const change = heights.rise(changes, extra) - heights.rise([], extra);
       const height = this.drawn.sides[this.side].height;
       const standing = stress();
-      return [
-        {
-          id: this.drawn.states[k]!.id,
-          change,
-          after: height === null ? null : height + figures.rise - this.before[0]!.rise,
-          rate: figures.rate,
-          rateShare: figures.rate / was.rate - 1,
-          frequency: figures.frequency,
-          frequencyBefore: was.frequency,
-          smallBump: figures.smallBump,
-          smallBumpBefore: was.smallBump,
-          standing,
-          stress: highest(standing),
-          stressBefore: was.stress,
-          // A seat that stands higher behind turns the axle's nose down.
-          noseUp: was.tilt - figures.tilt,
-        },
-      ];
+      return {
+        id: this.drawn.states[k]!.id,
+        change,
+        after: height === null ? null : height + heights.rise(changes, extra) - heights.rise([], 0),
+        rate: figures.rate,
+        rateShare: figures.rate / was.rate - 1,
+        frequency: figures.frequency,
+        frequencyBefore: was.frequency,
+        smallBump: figures.smallBump,
+        smallBumpBefore: was.smallBump,
+        standing,
+        stress: highest(standing),
+        stressBefore: was.stress,
+        // A seat that stands higher behind turns the axle's nose down.
+        noseUp: was.tilt - figures.tilt,
+      };
     });
-  }
-
-  /** Change in one state only, mm: all that the first look needs. */
-  change(changes: readonly DrawnChange[], state: number): number {
-    const { rise } = this.model.state(changes, this.extras[state]!);
-    this.model.recycle();
-    return rise - this.before[state]!.rise;
   }
 }
 
@@ -279,8 +292,7 @@ function rank(
   wanted: Wanted,
   stock?: UboltStock,
 ): Ranked {
-  const changes = drawnChanges(input, candidate);
-  const sides = trials.map((trial) => trial.states(changes));
+  const sides = trials.map((trial) => trial.states(changesOf(input, candidate)));
   const offs = sides.map((states) => states.find((s) => s.id === wanted.stateId)!.change - wanted.change);
   const worst = offs.reduce((w, off, k) => (Math.abs(off) > Math.abs(offs[w]!) ? k : w), 0);
   const states = sides[worst]!;
@@ -336,16 +348,17 @@ export function* search(
   const state = given.states.findIndex((s) => s.id === wanted.stateId);
   if (state < 0) throw new CoreError('bad-input', 'wanted.stateId', 'the wanted load state is not one of this job');
   const sides = SIDES.filter((side) => given.sides[side].spring !== null);
-  const inputs = sides.map((side) => draw(taught(given, side).input, central));
+  const inputs = sides.map((side) => taught(given, side).input);
   if (sides.length === 0) throw new CoreError('bad-input', 'sides', 'arch and load of neither side are known');
-  const rough = inputs.map((input, k) => new Trial(input, sides[k]!, ROUGH));
+  const rough = inputs.map((input, k) => new FirstLook(input, sides[k]!, state, ROUGH));
   const looks: { candidate: Candidate; miss: number; score: number }[] = [];
   let impossible = 0;
+  const drawn = candidates.map((candidate) => drawnChanges(given, candidate));
+  for (const changes of drawn) for (const look of rough) look.expect(changes);
   for (const [k, candidate] of candidates.entries()) {
     if (k % 4 === 0) yield { done: k, of: candidates.length };
     try {
-      const changes = drawnChanges(given, candidate);
-      const misses = rough.map((trial) => Math.abs(trial.change(changes, state) - wanted.change));
+      const misses = rough.map((look) => Math.abs(look.change(drawn[k]!) - wanted.change));
       const miss = Math.max(...misses);
       looks.push({ candidate, miss, score: scoreOf(miss, ROUGHLY) });
     } catch (error) {
@@ -355,7 +368,7 @@ export function* search(
   }
   looks.sort(order);
   const heaviest = given.states.reduce((most, s) => (s.extraMass.value > most.extraMass.value ? s : most));
-  const trials = inputs.map((input, k) => new Trial(input, sides[k]!, EXACT));
+  const trials = inputs.map((input, k) => new Trial(input, sides[k]!));
   const found: Ranked[] = [];
   let solved = 0;
   for (const { candidate } of looks) {
@@ -397,7 +410,7 @@ export function* compare(
 ): Generator<SearchProgress, (Ranked | null)[]> {
   const sides = SIDES.filter((side) => given.sides[side].spring !== null);
   if (sides.length === 0) throw new CoreError('bad-input', 'sides', 'arch and load of neither side are known');
-  const trials = sides.map((side) => new Trial(draw(taught(given, side).input, central), side, EXACT));
+  const trials = sides.map((side) => new Trial(taught(given, side).input, side));
   const found: (Ranked | null)[] = [];
   for (const candidate of candidates) {
     yield { done: found.length, of: candidates.length };

@@ -58,8 +58,8 @@ function LongerThanMain({ view, line }: { view: JobView; line: DraftLine }) {
   return (
     <p>
       <Marked kind="look">
-        It is <Length mm={over} /> longer than the main leaf, within the tape’s own doubt: read both again. It is
-        reckoned as long as the main leaf.
+        It is <Length mm={over} /> longer than the main leaf: read both again, or cut it. It is reckoned as long as the
+        main leaf.
       </Marked>
     </p>
   );

@@ -306,8 +306,8 @@ export function nestsOf(leaves: readonly Tapered[], i: number): Leaf['nests'] {
   return found.length > 0 ? found : undefined;
 }
 
-/** Two tape readings of one length differ by no more than this, mm. Common practice. */
-export const SAME_LENGTH = 15;
+/** A leaf as long as the main one reads longer than it by no more than this: two tapes, and an end that turns up round the eye, mm. Chosen. */
+export const SAME_LENGTH = 25;
 
 /**
  * A leaf measured as long as the main leaf may read a little longer; within the tape's doubt it is taken as equally long.

@@ -241,3 +241,21 @@ test('property: reciprocity – the eye moves as far outwards per newton down as
     { numRuns: 30 },
   );
 });
+
+test('the rate of a progressive pack does not hang on where a contact of the mesh happens to come in: within 1 % of a mesh of four times the nodes', () => {
+  const nested = nestedCurvatures(1 / 1500, [8, 8, 8]);
+  const progressive = packOf(
+    [
+      ...[640, 520, 400].map((half, i) => ({ ...flat(half), curvature: nested[i]! })),
+      { ...flat(380, 380, 14), curvature: 1 / 9000 },
+    ],
+    { kind: 'seat', length: 90, shape: 'flat' },
+  );
+  const rates = (divisions: number) => {
+    const solver = new PackSolver(progressive, undefined, { settled: 1e-6, divisions });
+    return [3000, 4500, 6000, 7500, 9000].map((load) => rateOnRollers(solver, load, solver.onRollers(load)));
+  };
+  const [usual, fine] = [rates(FINE), rates(4 * FINE)];
+  expect(usual.at(-1)! / usual[0]!).toBeGreaterThan(1.5);
+  usual.forEach((rate, i) => expect(Math.abs(rate / fine[i]! - 1)).toBeLessThan(0.01));
+});

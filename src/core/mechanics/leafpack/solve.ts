@@ -240,12 +240,29 @@ export class PackSolver {
     start?: PackShape,
     adjust?: (at: EyeGeometry) => number,
   ): PackShape {
+    if (start && !adjust)
+      try {
+        return this.settleFrom(forcesFor, start, false);
+      } catch (error) {
+        if (!(error instanceof CoreError) || error.code === 'bad-input') throw error;
+        // The matrices of another shape may have led astray.
+        return this.settleFrom(forcesFor, start, true);
+      }
+    return this.settleFrom(forcesFor, start, !start, adjust);
+  }
+
+  private settleFrom(
+    forcesFor: (at: EyeGeometry) => EyeForces,
+    start: PackShape | undefined,
+    fresh: boolean,
+    adjust?: (at: EyeGeometry) => number,
+  ): PackShape {
     if (start) this.restore(start);
     const first = this.geometry();
     let forces = endForces({ ...forcesFor(first), couples: undefined }, first.seatTilt);
     const { settled } = this.fineness;
     let before = Infinity;
-    let anew = !start;
+    let anew = fresh;
     let byPlace: number[][] | undefined;
     let slow = 0;
     for (let k = 0; k < PASSES; k++) {
@@ -391,10 +408,27 @@ export function rollerForces(load: number, arms: { frontArm: number; rearArm: nu
   return { front: (load * arms.rearArm) / span, rear: (load * arms.frontArm) / span, tension: 0 };
 }
 
-/** Loads on both sides of a state for a difference quotient; one-sided at zero load, where the pack has a kink. */
-export function loadStep(load: number): { less: number; more: number } {
-  const step = max(1, abs(load) * 1e-3);
-  return { less: load >= 0 ? max(0, load - step) : load - step, more: load + step };
+/**
+ * Shares of a load either way over which a tangent is taken: wide enough to reach over the next contacts that a finite mesh makes or
+ * loses one by one, where the real pack stiffens smoothly (a progressive pack against a mesh four times finer: 2 % off over ± 3 %,
+ * 0.6 % over ± 5 %); narrower only where the wide one finds no state.
+ */
+const SPANS = [0.05, 1e-3];
+
+/**
+ * What changes by the load, by difference of two states about it; one-sided at zero load, where the pack has a kink.
+ * @param at solves under a load, N @throws CoreError where neither span finds both states
+ */
+export function acrossLoad<S>(load: number, at: (load: number) => S): { low: S; high: S; span: number } {
+  for (const [k, share] of SPANS.entries())
+    try {
+      const step = max(1, abs(load) * share);
+      const less = load >= 0 ? max(0, load - step) : load - step;
+      return { low: at(less), high: at(load + step), span: load + step - less };
+    } catch (error) {
+      if (!(error instanceof CoreError) || k === SPANS.length - 1) throw error;
+    }
+  throw new CoreError('no-equilibrium', 'load', 'no state near this load');
 }
 
 /** Refuses a rate that no load can rest on. @throws CoreError `no-equilibrium` */
@@ -408,6 +442,6 @@ export function stable(rate: number): number {
  * @throws CoreError `no-equilibrium` where the spring would snap through
  */
 export function rateOnRollers(solver: PackSolver, load: number, at: PackShape): number {
-  const { less, more } = loadStep(load);
-  return stable((more - less) / (solver.onRollers(less, at).arch - solver.onRollers(more, at).arch));
+  const { low, high, span } = acrossLoad(load, (force) => solver.onRollers(force, at));
+  return stable(span / (low.arch - high.arch));
 }

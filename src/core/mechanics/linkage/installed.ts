@@ -1,5 +1,12 @@
 import { CoreError, requireNumber } from '../../errors';
-import { loadStep, stable, type EyeForces, type EyeGeometry, type PackShape, type PackSolver } from '../leafpack/solve';
+import {
+  acrossLoad,
+  stable,
+  type EyeForces,
+  type EyeGeometry,
+  type PackShape,
+  type PackSolver,
+} from '../leafpack/solve';
 
 const { abs, atan2, cos, hypot, PI, sin, sqrt } = Math;
 
@@ -282,10 +289,8 @@ function installedAt(linkage: Linkage, shape: PackShape, seatLoad: SeatLoad): In
  * @throws CoreError `no-equilibrium` where the spring would snap through
  */
 export function installedRate(solver: PackSolver, linkage: Linkage, load: number, at: InstalledState): number {
-  const { less, more } = loadStep(load);
-  const low = solveInstalled(solver, linkage, less, at.shape);
-  const high = solveInstalled(solver, linkage, more, at.shape);
-  return stable((more - less) / (high.seat.y - low.seat.y));
+  const { low, high, span } = acrossLoad(load, (force) => solveInstalled(solver, linkage, force, at.shape));
+  return stable(span / (high.seat.y - low.seat.y));
 }
 
 /**
@@ -294,12 +299,8 @@ export function installedRate(solver: PackSolver, linkage: Linkage, load: number
  */
 export function slidePerNewton(solver: PackSolver, linkage: Linkage, load: number, at: InstalledState): number {
   if (linkage.kind !== 'slipper') return 0;
-  const { less, more } = loadStep(load);
-  const [low, high] = [
-    solveInstalled(solver, linkage, less, at.shape),
-    solveInstalled(solver, linkage, more, at.shape),
-  ];
-  return hypot(high.rearEye.x - low.rearEye.x, high.rearEye.y - low.rearEye.y) / (more - less);
+  const { low, high, span } = acrossLoad(load, (force) => solveInstalled(solver, linkage, force, at.shape));
+  return hypot(high.rearEye.x - low.rearEye.x, high.rearEye.y - low.rearEye.y) / span;
 }
 
 /** Stiffness of the seat against braking or driving torque, dM/d(seat pitch) at constant load, N·mm/rad. */

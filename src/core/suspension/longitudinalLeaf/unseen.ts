@@ -25,6 +25,16 @@ const FORMS = { upturned: 1, berlin: 0, downturned: -1 } as const;
 type Form = keyof typeof FORMS;
 const FORM_NAMES = Object.keys(FORMS) as Form[];
 
+/** Mean over the forms of eyes that nobody saw. */
+const MEAN_FORM = FORM_NAMES.reduce((sum, form) => sum + CHANCES.eyes[form] * FORMS[form], 0);
+
+/** A pack whose eyes nobody saw, with eyes as they are in the mean: for heights alone, which follow the eyes nearly in proportion. */
+export function withMeanEyes(change: DrawnChange): DrawnChange {
+  if (change.kind !== 'pack' || !change.eyesUnseen) return change;
+  const { eyesUnseen: _settled, ...rest } = change;
+  return { ...rest, eyeOffset: change.eyeOffset * MEAN_FORM };
+}
+
 /** A leaf that turns out to be an overload leaf: nearly flat, its doubt twice that of a nesting one. */
 const asOverload = (leaf: Pack['leaves'][number]): Pack['leaves'][number] => ({
   ...leaf,

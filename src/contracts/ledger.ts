@@ -6,4 +6,5 @@ export const ledgerLineSchema = z.object({
   label: z.string(),
   value: z.number(),
   half90: z.number(),
+  reach: z.object({ below: z.number(), above: z.number() }).exactOptional(),
 });

@@ -111,8 +111,11 @@ export const jobPredictions = (tx: Tx, jobAxleId: string) =>
             ${FACTS} AS facts,
             coalesce((SELECT json_agg(json_build_object('side', g.side, 'stateId', g.load_state_id, 'lines', g.lines))
                FROM (SELECT l.side, l.load_state_id,
-                            json_agg(json_build_object('kind', l.kind, 'label', l.label, 'value', l.value_mm,
-                                                       'half90', l.half90_mm) ORDER BY l.ordinal) AS lines
+                            jsonb_agg(jsonb_build_object('kind', l.kind, 'label', l.label, 'value', l.value_mm,
+                                                       'half90', l.half90_mm)
+                              || CASE WHEN l.below90_mm IS NULL THEN '{}'::jsonb ELSE jsonb_build_object('reach',
+                                   jsonb_build_object('below', l.below90_mm, 'above', l.above90_mm)) END
+                              ORDER BY l.ordinal) AS lines
                        FROM ledger_line l WHERE l.prediction_id = f.id GROUP BY l.side, l.load_state_id) g), '[]') AS ledgers
        FROM prediction f JOIN person p ON p.shop_id = f.shop_id AND p.id = f.person_id
       WHERE f.job_axle_id = $1 ORDER BY f.made_at DESC, f.id`,
@@ -174,6 +177,7 @@ export const insertLedgers = (
       lines.map((line, ordinal) => ({
         ...{ prediction_id: predictionId, side, load_state_id: stateId, ordinal, kind: line.kind, label: line.label },
         ...{ value_mm: line.value, half90_mm: line.half90 },
+        ...{ below90_mm: line.reach?.below ?? null, above90_mm: line.reach?.above ?? null },
       })),
     ),
   );

@@ -1,3 +1,4 @@
+import { reachOf } from '@/core/prediction/band';
 import { randomInt } from 'node:crypto';
 import { assembledOf } from '@/contracts/sheet';
 import { type JobView } from '@/contracts/job';
@@ -65,8 +66,12 @@ export async function storePrediction(
     });
     const ledgers = SIDES.flatMap((side) =>
       (prediction.sides[side]?.states ?? []).map((state, k) => {
-        const half = bands[side]?.[k]?.half;
-        const lines = state.ledger.map((line) => (line.kind === 'total' && half ? { ...line, half90: half } : line));
+        const band = bands[side]?.[k];
+        const lines = state.ledger.map((line) =>
+          line.kind === 'total' && band
+            ? { ...line, half90: band.half, reach: reachOf(band, state.after ?? state.change) }
+            : line,
+        );
         return { side, stateId: state.id, lines };
       }),
     );

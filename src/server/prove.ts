@@ -46,7 +46,7 @@ export async function prove(
     });
   const foretold = view.build ? view.predictions.find((p) => p.id === view.build?.predictionId) : view.predictions[0];
   const ledger = foretold?.ledgers.find((l) => l.side === side && l.stateId === stateId);
-  const { change, half, ...heights } = summarise(ledger?.lines ?? []);
+  const { change, half, reach, ...heights } = summarise(ledger?.lines ?? []);
   const before = beforeOf(view, point, side, stateId);
   const after = point === 'hubToLip' ? heights.after : before && ledger ? before.value + change : null;
   if (!foretold || !ledger || after === null)
@@ -78,7 +78,7 @@ export async function prove(
     measured,
     predicted: after,
     half90: half,
-    inside: Math.abs(measured - after) <= half,
+    inside: measured >= after - reach.below && measured <= after + reach.above,
     convertedBy,
     point,
   });

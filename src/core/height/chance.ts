@@ -23,12 +23,18 @@ const LIKELY = 0.8;
 const MISSED = 0.2;
 
 /**
- * Share of a foretold change, normal about `change` with 90 % within ± `half90`, that lies inside the wish.
- * @param change mm @param half90 mm, over 0 @param wish target ± tolerance, mm
+ * Share of a foretold change, half of a normal distribution on either side of `change` with 90 % between the ends of its band, that lies
+ * inside the wish. @param change mm @param band how far it reaches below and above, mm, over 0 @param wish target ± tolerance, mm
  */
-export function chanceOf(change: number, half90: number, wish: { target: number; tolerance: number }): Chance {
-  const spread = Math.max(half90, 1e-9) / Z90;
-  const at = (edge: number) => below((wish.target + edge - change) / spread);
+export function chanceOf(
+  change: number,
+  band: { below: number; above: number },
+  wish: { target: number; tolerance: number },
+): Chance {
+  const at = (edge: number) => {
+    const off = wish.target + edge - change;
+    return below((off * Z90) / Math.max(off < 0 ? band.below : band.above, 1e-9));
+  };
   const share = Math.min(1, Math.max(0, at(wish.tolerance) - at(-wish.tolerance)));
   return { share, reach: share >= LIKELY ? 'likely' : share >= MISSED ? 'edge' : 'missed' };
 }

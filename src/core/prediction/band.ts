@@ -3,6 +3,7 @@ import { normal, Z90, type Uniform } from '../estimate/estimate';
 import { type KindTypes, type SuspensionKind } from '../suspension/kind';
 import { SIDES, type Side } from '../vehicle/side';
 import { frictionShare, NARROWEST_BAND, type StatePrediction } from './central';
+import { type Reach } from './ledger';
 import { Variants, type Outcome } from './outcomes';
 import { estimated, sampler, surrogateOf, type Surrogate } from './surrogate';
 
@@ -16,6 +17,12 @@ export interface Band {
   /** Variants that cannot stand at all, of which the band says nothing: their share, and why. */
   unsolved?: { share: number; reason: string };
 }
+
+/** How far a band reaches about what is foretold. */
+export const reachOf = ({ low, high }: Pick<Band, 'low' | 'high'>, foretold: number): Reach => ({
+  below: foretold - low,
+  above: high - foretold,
+});
 
 /** Variants solved in full beside the surrogate; more where some of them cannot stand. */
 const CONTROL = 40;

@@ -1,8 +1,19 @@
 /** Lines that every ledger has; between them stand the changes of the axle's own kind. */
 export const FRAME_LINES = ['measured', 'load', 'together', 'total', 'settling'] as const;
 
+export interface Reach {
+  below: number;
+  above: number;
+}
+
+/** A band that reaches further one way than the other by more than this share of its wider side is told as its two ends. Chosen. */
+const SKEWED = 0.2;
+export const isSkewed = ({ below, above }: Reach): boolean => Math.abs(below - above) > SKEWED * Math.max(below, above);
+
 /** One line of a height ledger, mm; `half90` is its 90 % half-width. */
 export interface LedgerLine<L extends string = string> {
+  /** How far a band that is no even ± reaches below and above the value, mm; `half90` is then its wider side. */
+  reach?: Reach;
   kind: (typeof FRAME_LINES)[number] | L;
   label: string;
   value: number;
@@ -21,8 +32,9 @@ export interface LedgerSummary {
   after: number | null;
   /** What the work changes in this load state. */
   change: number;
-  /** 90 % half-width of the total. */
+  /** 90 % half-width of the total, and how far its band reaches either way. */
   half: number;
+  reach: Reach;
 }
 
 /** Reads before, after and change off a ledger. */
@@ -36,6 +48,7 @@ export function summarise(lines: readonly LedgerLine[]): LedgerSummary {
     after: measured ? sum : null,
     change: sum - (measured?.value ?? 0) - load,
     half: total?.half90 ?? 0,
+    reach: total?.reach ?? { below: total?.half90 ?? 0, above: total?.half90 ?? 0 },
   };
 }
 

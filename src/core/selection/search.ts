@@ -180,6 +180,8 @@ class Trial {
     const whole = { ...this.input, changes: planned };
     const drawn = branchesOf(LONGITUDINAL_LEAF, whole, this.side)[0]!.settle(draw(whole, central));
     const { changes } = drawn;
+    // The last candidate's solvers are tuned to this one.
+    this.model.recycle();
     const heights = meanRising(LONGITUDINAL_LEAF, whole, this.side, drawn, this.model, (settled) =>
       this.coarse(settled),
     );
@@ -371,20 +373,23 @@ export function* search(
   const trials = inputs.map((input, k) => new Trial(input, sides[k]!));
   const found: Ranked[] = [];
   let solved = 0;
-  for (const { candidate } of looks) {
-    // What limits leave out makes room for the next nearest.
-    if (found.length >= keep * AGAIN) break;
+  for (const look of looks) {
+    const { candidate } = look;
+    // Whatever comes now is at best as good as its first look says, and so no better than the last one kept.
+    const last = found[keep - 1];
+    if (found.length >= keep * AGAIN || (last && order(last, { ...look, miss: look.miss - ROUGHLY }) < 0)) break;
     if (!mayPass(given, candidate, limits)) continue;
     yield { done: candidates.length, of: candidates.length + (solved += 1) };
     try {
       const ranked = rank(given, trials, candidate, wanted, stock);
+      // What limits leave out makes room for the next nearest.
       if (withinLimits(ranked, limits, heaviest.id)) found.push(ranked);
+      found.sort(order);
     } catch (error) {
       if (!(error instanceof CoreError)) throw error;
       impossible += 1;
     }
   }
-  found.sort(order);
   return { found: found.slice(0, keep), looked: candidates.length, impossible };
 }
 

@@ -1,10 +1,10 @@
 'use client';
 import { type JobView } from '@/contracts/job';
 import { chanceOf } from '@/core/height/chance';
-import { summarise } from '@/core/prediction/ledger';
+import { isSkewed, summarise } from '@/core/prediction/ledger';
 import { type Contribution } from '@/core/prediction/sensitivity';
 import { labelOf } from '@/core/suspension/registry';
-import { type Band } from '@/core/prediction/band';
+import { reachOf, type Band } from '@/core/prediction/band';
 import { type LedgerLine } from '@/core/prediction/ledger';
 import { Sheet } from '../controls/Sheet';
 import { LedgerTable } from '../ledger/LedgerTable';
@@ -39,7 +39,9 @@ export function LedgerSheet({ view, sideName, state, handbook, band, progress, o
   const half = band?.half ?? state.firstOrder;
   const { change } = summarise(state.ledger);
   const short = job.wantedChange - change;
-  const chance = chanceOf(change, half, { target: job.wantedChange, tolerance: job.tolerance });
+  const centre = band ? (state.ledger.find((line) => line.kind === 'total')?.value ?? change) : change;
+  const reach = band ? reachOf(band, centre) : { below: half, above: half };
+  const chance = chanceOf(change, reach, { target: job.wantedChange, tolerance: job.tolerance });
   const label = (path: string) => labelOf(view.axle.suspension, path);
   const [worst, ...next] = state.contributions.filter((c) => c.effect >= 0.5);
   return (
@@ -52,8 +54,17 @@ export function LedgerSheet({ view, sideName, state, handbook, band, progress, o
       />
       <div className="under-ledger">
         <p>
-          The work changes it by <Length mm={change} signed />; nine in ten such jobs end within <PlusMinus mm={half} />
-          .
+          The work changes it by <Length mm={change} signed />; nine in ten such jobs end{' '}
+          {isSkewed(reach) ? (
+            <>
+              between <Length mm={change - reach.below} signed unit={false} /> and{' '}
+              <Length mm={change + reach.above} signed />, further from the middle one way than the other.
+            </>
+          ) : (
+            <>
+              within <PlusMinus mm={half} />.
+            </>
+          )}
           {progress !== null ? (
             <span className="muted">
               {' '}
@@ -102,6 +113,15 @@ export function LedgerSheet({ view, sideName, state, handbook, band, progress, o
             </>
           )}
         </p>
+        {band?.unsolved ? (
+          <p data-testid="unsolved">
+            <Marked kind="look">
+              {band.unsolved.share > 0.5 ? 'Most' : `One in ${Math.max(2, Math.round(1 / band.unsolved.share))}`} of
+              what the readings leave open cannot stand at all: {band.unsolved.reason}. The band is of the others; read
+              again what it hangs on before parts are bought.
+            </Marked>
+          </p>
+        ) : null}
         {worst ? (
           <div className="note">
             <p>

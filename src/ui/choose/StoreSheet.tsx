@@ -9,7 +9,7 @@ import { Clock } from '../measured/Clock';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
-import { Length, PlusMinus } from '../measured/Figure';
+import { Length, BandText } from '../measured/Figure';
 import { type PlanHandle } from './usePlan';
 
 interface Props {
@@ -41,7 +41,7 @@ export function StoreSheet({ job, plan, ready }: Props) {
         <button type="button" className="act" disabled={!ready || !plan.saved || busy} onClick={() => void store()}>
           {busy ? 'Solving on the server…' : 'Store this prediction'}
         </button>
-        {busy ? <Waiting what="the server draws the band from 300 springs like this one" /> : null}
+        {busy ? <Waiting what="the server draws the band from 20,000 springs like this one" /> : null}
         {plan.saved ? null : <span className="muted">save the plan first</span>}
       </div>
       <ProblemNote problem={problem} />
@@ -58,7 +58,7 @@ export function StoreSheet({ job, plan, ready }: Props) {
               <li key={p.id}>
                 {summary ? (
                   <>
-                    <Length mm={summary.change} signed /> <PlusMinus mm={summary.half} unit={false} />{' '}
+                    <Length mm={summary.change} signed /> <BandText reach={summary.reach} />{' '}
                   </>
                 ) : null}
                 <strong>{p.planName ?? `plan, version ${p.planVersion}`}</strong>{' '}

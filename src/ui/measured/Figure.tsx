@@ -1,4 +1,5 @@
 'use client';
+import { isSkewed, type Reach } from '@/core/prediction/ledger';
 import { decimalText, fractionSpoken, inchFraction } from '@/core/units/format';
 import { useView } from '../theme/Providers';
 
@@ -51,6 +52,16 @@ export function PlusMinus({ mm, unit = true }: { mm: number; unit?: boolean }) {
   return (
     <span className="plus-minus">
       ± <Length mm={mm} unit={unit} />
+    </span>
+  );
+}
+
+/** A band about a figure: `± 5`, or how far it reaches down and up where that is not alike. */
+export function BandText({ reach }: { reach: Reach }) {
+  if (!isSkewed(reach)) return <PlusMinus mm={Math.max(reach.below, reach.above)} unit={false} />;
+  return (
+    <span className="plus-minus">
+      <Length mm={-reach.below} signed unit={false} /> / <Length mm={reach.above} signed unit={false} />
     </span>
   );
 }

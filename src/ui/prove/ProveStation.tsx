@@ -12,7 +12,7 @@ import { Sheet } from '../controls/Sheet';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { useJob } from '../job/useJob';
 import { DayBar } from '../measure/DayBar';
-import { Length, PlusMinus } from '../measured/Figure';
+import { Length, BandText } from '../measured/Figure';
 import { ReadingField } from '../measured/ReadingField';
 import { Clock } from '../measured/Clock';
 import { Quantity } from '../measured/Quantity';
@@ -188,7 +188,7 @@ function Comparison({ view, point, stateId, side, summary: ledger, outcome, gues
       <ResidualScale
         before={summary.before}
         predicted={summary.after}
-        half={summary.half}
+        reach={summary.reach}
         measured={outcome?.measured ?? null}
         guess={guessHeight}
         label={`${side}: before, predicted with band${outcome ? ', measured' : ''}${guessHeight === null ? '' : ', guess'}`}
@@ -196,7 +196,7 @@ function Comparison({ view, point, stateId, side, summary: ledger, outcome, gues
       <dl className="facts">
         <dt>Predicted</dt>
         <dd>
-          <Length mm={summary.after} /> <PlusMinus mm={summary.half} unit={false} />
+          <Length mm={summary.after} /> <BandText reach={summary.reach} />
         </dd>
         {outcome && residual !== null ? (
           <>

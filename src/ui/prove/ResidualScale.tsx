@@ -1,11 +1,12 @@
 'use client';
+import { type Reach } from '@/core/prediction/ledger';
 import { useWidth } from '../drawing/useWidth';
 import { useLengthText } from '../measured/Figure';
 
 interface Props {
   before: number;
   predicted: number;
-  half: number;
+  reach: Reach;
   measured: number | null;
   guess: number | null;
   label: string;
@@ -15,13 +16,13 @@ const HEIGHT = 116;
 const LINE = 54;
 
 /** A piece of tape with the height before, the predicted band, the tape's reading and the guess on one scale. */
-export function ResidualScale({ before, predicted, half, measured, guess, label }: Props) {
+export function ResidualScale({ before, predicted, reach, measured, guess, label }: Props) {
   const text = useLengthText();
   const [box, width] = useWidth<HTMLDivElement>(520);
   const marks = [
     before,
-    predicted - half,
-    predicted + half,
+    predicted - reach.below,
+    predicted + reach.above,
     ...(measured === null ? [] : [measured]),
     ...(guess === null ? [] : [guess]),
   ];
@@ -66,9 +67,9 @@ export function ResidualScale({ before, predicted, half, measured, guess, label 
         ))}
         <line x1="16" x2={width - 16} y1={LINE} y2={LINE} stroke="var(--ink)" />
         <rect
-          x={x(predicted - half)}
+          x={x(predicted - reach.below)}
           y={LINE - 12}
-          width={x(predicted + half) - x(predicted - half)}
+          width={x(predicted + reach.above) - x(predicted - reach.below)}
           height="12"
           fill="var(--new-wash)"
           stroke="var(--new)"

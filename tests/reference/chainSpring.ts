@@ -57,7 +57,6 @@ function halvesOf({ leaves, clamp, youngs }: ChainSpring['pack']): Half[] {
   const edge = clamp.kind === 'seat' ? clamp.length / 2 : 0;
   const main = leaves[0]!.curvature;
   const halves: Half[] = [];
-  let at = 3;
   let deep = 0;
   leaves.forEach((leaf, i) => {
     if (i > 0) deep += (leaves[i - 1]!.thickness + leaf.thickness) / 2;
@@ -80,17 +79,26 @@ function halvesOf({ leaves, clamp, youngs }: ChainSpring['pack']): Half[] {
         const to = edge + (j + 0.5) * length;
         return { stiffness: bending / (to - from), turn: freeTurn(leaf.curvature, leaf.flat ?? 0, from, to) };
       });
-      halves.push({ leaf: i, side, at, links, length, root, joint, thickness: leaf.thickness });
-      at += links;
+      halves.push({ leaf: i, side, at: 0, links, length, root, joint, thickness: leaf.thickness });
     }
   });
-  return halves;
+  // All of one side, then all of the other, the seat last: little fills in when the matrix is factorised.
+  let at = 0;
+  return halves
+    .toSorted((p, q) => p.side - q.side || p.leaf - q.leaf)
+    .map((half) => {
+      const placed = { ...half, at };
+      at += half.links;
+      return placed;
+    });
 }
 
 /** Energy, its slope and its curvature at a shape. */
 class Potential {
   readonly halves: Half[];
   readonly size: number;
+  /** Place of the seat among the unknowns: x, y and tilt. */
+  readonly seatAt: number;
   energy = 0;
   readonly slope: Float64Array;
   readonly bend: Float64Array;
@@ -101,7 +109,8 @@ class Potential {
   constructor(private readonly given: ChainSpring) {
     this.halves = halvesOf(given.pack);
     const last = this.halves.at(-1)!;
-    this.size = last.at + last.links;
+    this.seatAt = last.at + last.links;
+    this.size = this.seatAt + 3;
     this.slope = new Float64Array(this.size);
     this.bend = new Float64Array(this.size ** 2);
   }
@@ -113,7 +122,8 @@ class Potential {
   }
 
   private get seat() {
-    return { x: this.q[0]!, y: this.q[1]!, tilt: this.q[2]! };
+    const [x, y, tilt] = this.q.subarray(this.seatAt);
+    return { x: x!, y: y!, tilt: tilt! };
   }
 
   private place(): void {
@@ -136,9 +146,10 @@ class Potential {
     const { tilt } = this.seat;
     const [c, s] = [Math.cos(tilt), Math.sin(tilt)];
     const { side, root } = half;
-    row[0]! += wx;
-    row[1]! += wy;
-    row[2]! += wx * (-s * side * root.x - c * root.y) + wy * (c * side * root.x - s * root.y);
+    const seat = this.seatAt;
+    row[seat]! += wx;
+    row[seat + 1]! += wy;
+    row[seat + 2]! += wx * (-s * side * root.x - c * root.y) + wy * (c * side * root.x - s * root.y);
     for (let j = 0; j < node; j++) {
       const angle = this.q[half.at + j]!;
       row[half.at + j]! += half.length * (wy * Math.cos(angle) - wx * side * Math.sin(angle));
@@ -151,7 +162,8 @@ class Potential {
     const { tilt } = this.seat;
     const [c, s] = [Math.cos(tilt), Math.sin(tilt)];
     const { side, root } = half;
-    bend[2 * size + 2]! -= fx * (c * side * root.x - s * root.y) + fy * (s * side * root.x + c * root.y);
+    bend[(this.seatAt + 2) * (size + 1)]! -=
+      fx * (c * side * root.x - s * root.y) + fy * (s * side * root.x + c * root.y);
     for (let j = 0; j < node; j++) {
       const angle = this.q[half.at + j]!;
       bend[(half.at + j) * (size + 1)]! -= half.length * (fx * side * Math.cos(angle) + fy * Math.sin(angle));
@@ -160,10 +172,11 @@ class Potential {
 
   private outer(row: Float64Array, weight: number): void {
     const { size, bend } = this;
+    const there: number[] = [];
     for (let i = 0; i < size; i++) {
-      const left = weight * row[i]!;
-      if (left === 0) continue;
-      for (let j = 0; j <= i; j++) bend[i * size + j]! += left * row[j]!;
+      if (row[i] === 0) continue;
+      there.push(i);
+      for (const j of there) bend[i * size + j]! += weight * row[i]! * row[j]!;
     }
   }
 
@@ -206,11 +219,11 @@ class Potential {
   at(q: Float64Array, full: boolean): number {
     this.q = q;
     this.place();
-    this.energy = -this.given.load * q[1]!;
+    this.energy = -this.given.load * q[this.seatAt + 1]!;
     if (full) {
       this.slope.fill(0);
       this.bend.fill(0);
-      this.slope[1]! -= this.given.load;
+      this.slope[this.seatAt + 1]! -= this.given.load;
     }
     this.addBending(full);
     const front = this.eye(-1);
@@ -231,18 +244,19 @@ class Potential {
 
   private addBending(full: boolean): void {
     const { q, size, slope, bend } = this;
+    const tilt = this.seatAt + 2;
     for (const { at, side, root, joint } of this.halves)
       joint.forEach(({ stiffness, turn }, j) => {
-        const before = j === 0 ? root.slope + side * q[2]! : q[at + j - 1]!;
+        const before = j === 0 ? root.slope + side * q[tilt]! : q[at + j - 1]!;
         const off = q[at + j]! - before - turn;
         this.energy += (stiffness * off * off) / 2;
         if (!full) return;
-        const [inner, sign] = j === 0 ? [2, side] : [at + j - 1, 1];
+        const [inner, sign] = j === 0 ? [tilt, side] : [at + j - 1, 1];
         slope[at + j]! += stiffness * off;
         slope[inner]! -= sign * stiffness * off;
         bend[(at + j) * (size + 1)]! += stiffness;
         bend[inner * (size + 1)]! += stiffness;
-        bend[(at + j) * size + inner]! -= sign * stiffness;
+        bend[Math.max(at + j, inner) * size + Math.min(at + j, inner)]! -= sign * stiffness;
       });
   }
 
@@ -282,10 +296,16 @@ class Potential {
 function newtonStep({ size: n, bend, slope }: Potential, damping: number): Float64Array | null {
   const l = Float64Array.from(bend);
   for (let i = 0; i < n; i++) l[i * n + i]! += damping * (1 + Math.abs(bend[i * n + i]!));
+  /** First place of each row that is not empty. */
+  const first = Int32Array.from({ length: n }, (_, i) => {
+    let j = 0;
+    while (j < i && l[i * n + j] === 0) j += 1;
+    return j;
+  });
   for (let i = 0; i < n; i++)
-    for (let j = 0; j <= i; j++) {
+    for (let j = first[i]!; j <= i; j++) {
       let sum = l[i * n + j]!;
-      for (let k = 0; k < j; k++) sum -= l[i * n + k]! * l[j * n + k]!;
+      for (let k = Math.max(first[i]!, first[j]!); k < j; k++) sum -= l[i * n + k]! * l[j * n + k]!;
       if (i !== j) l[i * n + j] = sum / l[j * n + j]!;
       else if (sum > 1e-9) l[i * n + i] = Math.sqrt(sum);
       else return null;
@@ -311,8 +331,8 @@ function startOf(potential: Potential): Float64Array {
   }
   potential.at(q, false);
   const eye = potential.eye(-1);
-  q[0] = -eye.x;
-  q[1] = -eye.y;
+  q[potential.seatAt] = -eye.x;
+  q[potential.seatAt + 1] = -eye.y;
   return q;
 }
 
@@ -337,7 +357,7 @@ function settle(potential: Potential, q: Float64Array): Float64Array {
       if (damping > 1e3) break;
       continue;
     }
-    const turned = Math.max(...step.subarray(2).map(Math.abs));
+    const turned = Math.max(...step.subarray(0, -3).map(Math.abs), Math.abs(step.at(-1)!));
     let share = Math.min(1, 0.15 / turned);
     const next = new Float64Array(q.length);
     let better = false;
@@ -356,7 +376,7 @@ function settle(potential: Potential, q: Float64Array): Float64Array {
 function stateOf(potential: Potential, q: Float64Array): ChainState {
   potential.at(q, false);
   const [front, rear] = [potential.eye(-1), potential.eye(1)];
-  const seat = { x: q[0]!, y: q[1]! };
+  const seat = { x: q[potential.seatAt]!, y: q[potential.seatAt + 1]! };
   const long = Math.hypot(rear.x - front.x, rear.y - front.y);
   const arch = -((rear.x - front.x) * (seat.y - front.y) - (rear.y - front.y) * (seat.x - front.x)) / long;
   const halves = potential.halves.map(({ leaf, side, thickness }, k) => ({

@@ -2,6 +2,8 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { springCaseSchema } from '@/contracts/springCase';
+import { solveCase, type SpringAnswer } from '@/core/springCase/springCase';
 
 const folder = mkdtempSync(join(tmpdir(), 'gravelwort-solve-'));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -55,4 +57,31 @@ test.each([
 test('the field at fault is named', () => {
   const bad = { ...good, leaves: [{ ...good.leaves[0], width: 4 }] };
   expect(solve(JSON.stringify(bad)).answer.field).toBe('leaves[0].width');
+});
+
+test('a case a line on stdin is answered a line each, in order, on all processors; a bad one says so in its place', () => {
+  const cases = Array.from({ length: 90 }, (_, k) => ({
+    ...good,
+    leaves: [{ ...good.leaves[0]!, thickness: 7 + (k % 7) / 10 }],
+    loads: [500 + k],
+  }));
+  const lines = cases.map((one, k) => (k === 40 ? '{ "format": ' : JSON.stringify(one)));
+  const { status, stdout } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/solve.ts'], {
+    encoding: 'utf8',
+    input: `${lines.join('\n')}\n\n`,
+  });
+  expect(status).toBe(1);
+  const answers = stdout
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as SpringAnswer | { code: string });
+  expect(answers).toHaveLength(90);
+  expect(answers[40]).toMatchObject({ format: 'spring-error/1', code: 'unreadable' });
+  for (const k of [0, 24, 25, 39, 41, 89]) {
+    const [state] = (answers[k] as SpringAnswer).states as { load: number; arch: number }[];
+    const [alone] = solveCase(springCaseSchema.parse(cases[k])).states as { arch: number }[];
+    expect(state!.load).toBe(500 + k);
+    // What a neighbour left warm is a first guess, never the answer.
+    expect(state!.arch).toBeCloseTo(alone!.arch, 4);
+  }
 });

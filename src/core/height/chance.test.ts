@@ -46,7 +46,7 @@ test('property: the chance agrees with counting draws, and a wider wish is never
 
 test('a band that reaches further up than down puts the chance where it reaches', () => {
   const skewed = { below: 3, above: 12 };
-  const up = chanceOf(40, skewed, { target: 46, tolerance: 5 }).share;
-  const down = chanceOf(40, skewed, { target: 34, tolerance: 5 }).share;
+  const up = chanceOf(40, skewed, { target: 48, tolerance: 2 }).share;
+  const down = chanceOf(40, skewed, { target: 32, tolerance: 2 }).share;
   expect(up).toBeGreaterThan(3 * down);
 });

@@ -54,9 +54,14 @@ export function packOfCase(given: SpringCase): Pack {
   };
 }
 
-/** Solves every load of a case; a state without equilibrium is named, never returned as numbers. */
-export function solveCase(given: SpringCase): SpringAnswer {
-  const solver = new PackSolver(packOfCase(given));
+/**
+ * Solves every load of a case; a state without equilibrium is named, never returned as numbers.
+ * @param spent a solver of nearly the same pack, taken over where its make-up is the same (speed only): it must not be used any more
+ * @throws CoreError `bad-input` naming the field
+ */
+export function solveFrom(given: SpringCase, spent?: PackSolver): { answer: SpringAnswer; solver: PackSolver } {
+  const pack = packOfCase(given);
+  const solver = spent?.retune(pack) ? spent : new PackSolver(pack);
   let onRollers: PackShape | undefined;
   let installed: InstalledState | undefined;
   const states = given.loads.map((load, i): SpringAnswer['states'][number] => {
@@ -107,5 +112,8 @@ export function solveCase(given: SpringCase): SpringAnswer {
       throw error;
     }
   });
-  return { format: 'spring-answer/1', coreVersion: CORE_VERSION, states };
+  return { answer: { format: 'spring-answer/1', coreVersion: CORE_VERSION, states }, solver };
 }
+
+/** The same, from nothing. @throws CoreError `bad-input` naming the field */
+export const solveCase = (given: SpringCase): SpringAnswer => solveFrom(given).answer;

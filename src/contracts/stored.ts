@@ -107,6 +107,7 @@ const leafInput: z.ZodType<LeafAxleInput> = z.object({
   pad: z.object({ slope: estimate, friction: estimate.exactOptional() }).exactOptional(),
   sides: z.object({ left: leafSide, right: leafSide }),
   tyreRate: estimate,
+  lipOverBase: estimate.exactOptional(),
   ubolt: z
     .object({
       exposed: z.number(),
@@ -143,6 +144,7 @@ const coilInput: z.ZodType<CoilAxleInput> = z.object({
   ratio: estimate,
   sides: z.object({ left: coilSide, right: coilSide }),
   tyreRate: estimate,
+  lipOverBase: estimate.exactOptional(),
   changes: z.array(
     z.discriminatedUnion('kind', [
       z.object({ kind: z.literal('coil'), coil, used: z.boolean() }),

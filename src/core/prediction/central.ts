@@ -4,6 +4,7 @@ import { hubTravel, type HubTravel } from '../travel/hubTravel';
 import { bounceFrequency } from '../vehicle/load';
 import { SIDES, type Side } from '../vehicle/side';
 import { CORE_VERSION } from '../version';
+import { coupled } from './coupling';
 import { branchesOf, meanRising } from './branches';
 import { type LedgerLine } from './ledger';
 import { central, extraLoads, linesOf } from './lines';
@@ -87,7 +88,12 @@ export function* predictCentral<T extends KindTypes>(
     const { input: own, fit, unfit } = kind.taught(input, side);
     sides[side] = { ...(yield* predictSide(kind, own, side, ranked)), fit, unfit };
   }
-  return { kind: kind.id, coreVersion: CORE_VERSION, sides, ...kind.fasteners(input, kind.draw(input, central)) };
+  return {
+    kind: kind.id,
+    coreVersion: CORE_VERSION,
+    sides: coupled(sides, input),
+    ...kind.fasteners(input, kind.draw(input, central)),
+  };
 }
 
 function* predictSide<T extends KindTypes>(

@@ -6,10 +6,13 @@ import { type Side } from '../vehicle/side';
 import { branchesOf, type Branch } from './branches';
 import { extraLoads } from './lines';
 
+/** Inputs that no spring's own rise hangs on. */
+const APART: ReadonlySet<string> = new Set(['tyreRate', 'lipOverBase']);
+
 /** Inputs of every kind that may lie on either side of zero. */
 const SIGNED = /(^|\.)extraMass$/;
 
-/** Heights in every load state, then how the friction of the day stands to the usual one. */
+/** How far the frame rises over the spring in every load state, mm, then how the friction of the day stands to the usual one. */
 export type Outcome = readonly number[];
 
 /** One side of a plan, solved for any variant of what was read and of what nobody saw. */
@@ -30,7 +33,7 @@ export class Variants<T extends KindTypes> {
   ) {
     const other: Side = side === 'left' ? 'right' : 'left';
     this.estimates = estimatesOf(input)
-      .filter(({ path, estimate }) => estimate.half90 > 0 && path !== 'tyreRate' && !path.startsWith(`sides.${other}`))
+      .filter(({ path, estimate }) => estimate.half90 > 0 && !APART.has(path) && !path.startsWith(`sides.${other}`))
       .sort((p, q) => (p.path < q.path ? -1 : 1));
     this.lowest = this.estimates.map(({ path, estimate }) =>
       SIGNED.test(path) || kind.signed.test(path) ? -Infinity : (-estimate.value * Z90) / estimate.half90,
@@ -63,10 +66,9 @@ export class Variants<T extends KindTypes> {
     const base = model.rise([], 0);
     const extras = extraLoads(drawn, this.states);
     const changes = kind.changes(drawn);
-    const height = drawn.sides[side].height ?? 0;
-    const heights = extras.map((extra) => height + model.rise(changes, extra) - base);
+    const rises = extras.map((extra) => model.rise(changes, extra) - base);
     this.like = model;
-    return [...heights, kind.rubbing(input, read)];
+    return [...rises, kind.rubbing(input, read)];
   }
 
   /** The same, or why it cannot stand. */

@@ -68,7 +68,8 @@ export function* effectsOf<T extends KindTypes>(
   };
   const other: Side = side === 'left' ? 'right' : 'left';
   for (const { path, estimate } of estimatesOf(input)) {
-    if (estimate.half90 === 0 || path === 'tyreRate' || path.startsWith(`sides.${other}`)) continue;
+    if (estimate.half90 === 0 || path === 'tyreRate' || path === 'lipOverBase' || path.startsWith(`sides.${other}`))
+      continue;
     const variant = kind.draw(input, (e, p) => (p === path ? e.value + e.half90 : e.value));
     const moved = valuesOf(likeliest(variant));
     if (moved) count(path, estimate.origin, [middle, moved], ([at, off]) => Math.abs(off! - at!));

@@ -1,5 +1,5 @@
 import { CoreError } from '../errors';
-import { normals, Z90, type Uniform } from '../estimate/estimate';
+import { Z90 } from '../estimate/estimate';
 import { type KindTypes } from '../suspension/kind';
 import { type Outcome, type Variants } from './outcomes';
 
@@ -64,12 +64,15 @@ export const estimated = ({ centre, effects }: Surrogate, z: ArrayLike<number>):
 /** Effects under this are drawn together, mm. */
 const SMALL = 0.05;
 
-/** Draws many outcomes of a surrogate quickly: inputs that matter each for itself, all others together as one. */
+/**
+ * Tells many outcomes of a surrogate quickly: inputs that matter each for itself, all others together as one.
+ * @param lowest of every input @param places of every input in the row of draws
+ */
 export function sampler(
   { centre, effects }: Surrogate,
   lowest: readonly number[],
-  uniform: Uniform,
-): (into: Float64Array) => void {
+  places: readonly number[],
+): (z: Float64Array, rest: number, into: Float64Array) => void {
   const size = centre.length;
   const weight = ({ slope, bend }: Effect) => Math.max(...slope.map((a, k) => Math.abs(a) + Math.abs(bend[k]!)));
   const counted = [...effects.keys()].filter((i) => weight(effects[i]!) >= SMALL);
@@ -79,13 +82,11 @@ export function sampler(
   const slopes = Float64Array.from(counted.flatMap((i) => effects[i]!.slope));
   const bends = Float64Array.from(counted.flatMap((i) => effects[i]!.bend));
   const least = Float64Array.from(counted.map((i) => lowest[i]!));
-  const z = new Float64Array(counted.length + 1);
-  return (into) => {
-    normals(uniform, z);
-    const last = z[counted.length]!;
-    for (let k = 0; k < size; k++) into[k] = centre[k]! + rest[k]! * last;
-    for (let i = 0, at = 0; i < counted.length; i++) {
-      const off = Math.max(least[i]!, z[i]!);
+  const from = Int32Array.from(counted.map((i) => places[i]!));
+  return (z, others, into) => {
+    for (let k = 0; k < size; k++) into[k] = centre[k]! + rest[k]! * others;
+    for (let i = 0, at = 0; i < from.length; i++) {
+      const off = Math.max(least[i]!, z[from[i]!]!);
       for (let k = 0; k < size; k++, at++) into[k]! += (slopes[at]! + bends[at]! * off) * off;
     }
   };

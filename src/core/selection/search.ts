@@ -1,6 +1,7 @@
 import { CoreError } from '../errors';
 import { draw } from '../estimate/tree';
 import { type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
+import { atLips } from '../vehicle/roll';
 import { type Side, SIDES } from '../vehicle/side';
 import { LONGITUDINAL_LEAF } from '../suspension/longitudinalLeaf/kind';
 import { LeafSideModel, type DrawnChange, type DrawnInput } from '../suspension/longitudinalLeaf/sideModel';
@@ -286,6 +287,24 @@ function uboltsFor(
   return { uboltOrder: best.order, uboltPart: taken(best.part, best.order.count) };
 }
 
+/** What both sides do as the body joins them; where only one is solved it stands for itself. */
+function atBothLips(input: LeafAxleInput, changes: readonly number[]): number[] {
+  const [left, right] = changes;
+  if (left === undefined || right === undefined || !input.lipOverBase) return [...changes];
+  const lips = atLips({ left, right }, input.lipOverBase.value);
+  return [lips.left, lips.right];
+}
+
+function joined(input: LeafAxleInput, sides: readonly CandidateState[][]): CandidateState[][] {
+  return sides.map((states, n) =>
+    states.map((state, k) => {
+      const changes = sides.map((other) => other[k]!.change);
+      const change = atBothLips(input, changes)[n]!;
+      return { ...state, change, after: state.after === null ? null : state.after + change - state.change };
+    }),
+  );
+}
+
 /** Everything about one candidate on both sides it can be solved on; the side further from what is wanted counts. */
 function rank(
   input: LeafAxleInput,
@@ -294,7 +313,10 @@ function rank(
   wanted: Wanted,
   stock?: UboltStock,
 ): Ranked {
-  const sides = trials.map((trial) => trial.states(changesOf(input, candidate)));
+  const sides = joined(
+    input,
+    trials.map((trial) => trial.states(changesOf(input, candidate))),
+  );
   const offs = sides.map((states) => states.find((s) => s.id === wanted.stateId)!.change - wanted.change);
   const worst = offs.reduce((w, off, k) => (Math.abs(off) > Math.abs(offs[w]!) ? k : w), 0);
   const states = sides[worst]!;
@@ -360,7 +382,8 @@ export function* search(
   for (const [k, candidate] of candidates.entries()) {
     if (k % 4 === 0) yield { done: k, of: candidates.length };
     try {
-      const misses = rough.map((look) => Math.abs(look.change(drawn[k]!) - wanted.change));
+      const lifts = rough.map((look) => look.change(drawn[k]!));
+      const misses = atBothLips(given, lifts).map((lift) => Math.abs(lift - wanted.change));
       const miss = Math.max(...misses);
       looks.push({ candidate, miss, score: scoreOf(miss, ROUGHLY) });
     } catch (error) {

@@ -23,6 +23,13 @@ export function unsprungOf(axleClass: AxleClass, read: Read): Estimate {
   return read({ point: 'unsprungMass' }) ?? { value: typical, half90, origin: 'assumed' };
 }
 
+/** Track over spring base: as read, else assumed. */
+export function trackOverBaseOf(read: Read): Estimate {
+  const [track, base] = [read({ point: 'trackWidth' }), read({ point: 'springBase' })];
+  if (!track || !base) return { ...ASSUMED_AXLE.trackOverBase, origin: 'assumed' };
+  return { value: track.value / base.value, half90: 0.02, origin: 'measured' };
+}
+
 /** Sprung load of each spring, N: of the pads, or of the axle in halves. null while nobody weighed it, or it is all unsprung. */
 export function loadsOf(axleClass: AxleClass, read: Read): Record<Side, Estimate> | null {
   const { value: unsprung, half90: unsprungHalf } = unsprungOf(axleClass, read);
@@ -31,10 +38,7 @@ export function loadsOf(axleClass: AxleClass, read: Read): Record<Side, Estimate
   const both = pads.left && pads.right ? { left: pads.left.value, right: pads.right.value } : undefined;
   const halves = both ?? (axle ? { left: axle.value / 2, right: axle.value / 2 } : undefined);
   if (!halves || halves.left + halves.right <= unsprung) return null;
-  const track = read({ point: 'trackWidth' });
-  const base = read({ point: 'springBase' });
-  const ratio = track && base ? track.value / base.value : ASSUMED_AXLE.trackOverBase.value;
-  const loads = springLoads(halves.left, halves.right, unsprung, ratio);
+  const loads = springLoads(halves.left, halves.right, unsprung, trackOverBaseOf(read).value);
   const share = both || !axle ? ASSUMED_AXLE.padShare : axle.half90 / axle.value;
   const half90 = Math.hypot(((share * (halves.left + halves.right)) / 2) * GRAVITY, (unsprungHalf / 2) * GRAVITY);
   const estimate = (value: number): Estimate => ({ value, half90, origin: 'measured' });

@@ -23,6 +23,8 @@ export interface AxleBase {
   rolled: boolean;
   sides: Record<Side, { height: Estimate | null; spring: { load: Estimate } | null }>;
   tyreRate: Estimate;
+  /** Lip span over spring base: how the body carries a difference of its springs to the lips. Absent in inputs of an earlier core. */
+  lipOverBase?: Estimate;
   changes: readonly { kind: string }[];
   /** Unsprung weight that hangs on each spring when the wheels are off the ground, N. */
   hanging?: number;

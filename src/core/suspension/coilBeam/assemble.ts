@@ -3,7 +3,8 @@ import { coilRate, coilRatio, type CoilEnds } from '../../mechanics/coil/coil';
 import { GRAVITY } from '../../material/steel';
 import { ASSUMED_AXLE } from '../../sheet/assumed';
 import { type AxleClass } from '../../sheet/axleClass';
-import { axleLoadHalf, loadsOf, unsprungOf } from '../../sheet/loads';
+import { lipOverBaseOf } from '../../vehicle/roll';
+import { axleLoadHalf, loadsOf, trackOverBaseOf, unsprungOf } from '../../sheet/loads';
 import { type Point } from '../../sheet/point';
 import { extraAxleMass, readingAt, type AxleSheet, type Lookup } from '../../sheet/reading';
 import { SIDES, type Side } from '../../vehicle/side';
@@ -85,6 +86,7 @@ export function assembleCoil(sheet: CoilAxleSheet): Assembly<CoilAxleInput, Coil
         right: { height: read({ point: 'hubToLip', side: 'right' }) ?? null, spring: sides.right },
       },
       tyreRate: tyre ?? { ...ASSUMED_AXLE.tyreRate, origin: 'assumed' },
+      lipOverBase: lipOverBaseOf(trackOverBaseOf(read)),
       changes: sheet.changes.map(planned),
       hanging: (unsprungOf(sheet.axle.axleClass, read).value / 2) * GRAVITY,
       states: sheet.states.map((state) => {

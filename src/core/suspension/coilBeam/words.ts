@@ -11,6 +11,7 @@ const NAMES: Record<string, string> = {
   spacer: 'seat spacers',
   ratio: 'lean and lever of the coil',
   tyreRate: 'tyre rate',
+  lipOverBase: 'track and spring base',
 };
 
 /** Plain words for an input's path, for "measure this again". */

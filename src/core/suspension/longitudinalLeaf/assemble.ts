@@ -1,4 +1,5 @@
-import { axleLoadHalf, loadsOf, unsprungOf } from '../../sheet/loads';
+import { lipOverBaseOf } from '../../vehicle/roll';
+import { axleLoadHalf, loadsOf, trackOverBaseOf, unsprungOf } from '../../sheet/loads';
 import { type Assembly, type Wanting } from '../kind';
 import {
   type Change,
@@ -117,6 +118,7 @@ export function assemble(sheet: Sheet): Assembled {
         },
       },
       tyreRate: or({ point: 'tyreRate' }, ASSUMED.tyreRate),
+      lipOverBase: lipOverBaseOf(trackOverBaseOf(read)),
       ubolt:
         exposed && pitch
           ? {

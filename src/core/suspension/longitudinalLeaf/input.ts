@@ -138,6 +138,8 @@ export interface LeafAxleInput {
   };
   sides: Record<Side, { height: Estimate | null; spring: SpringInput | null }>;
   tyreRate: Estimate;
+  /** Lip span over spring base; absent in inputs of an earlier core. */
+  lipOverBase?: Estimate;
   ubolt: { exposed: number; pitch: number; threaded?: number | undefined; nutHeight?: number | undefined } | null;
   centreBolt: { nutHeight: number; pitch: number; origin: 'measured' | 'assumed' };
   changes: Change[];

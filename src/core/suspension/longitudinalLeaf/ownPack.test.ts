@@ -1,3 +1,5 @@
+import { type Side } from '../../vehicle/side';
+import { atLips } from '../../vehicle/roll';
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { finish } from '../../finish';
 import { predictAxle } from '../registry';
@@ -37,13 +39,28 @@ function alone(): Sheet {
   return { ...sheet, leafIds: own!.leafIds, readings };
 }
 
-test('each side is foretold from its own pack, as if that were the pack of both', () => {
-  const both = finish(predictAxle(assemble(unlike()).input));
+test('each side’s spring is foretold from its own pack, as if that were the pack of both; the body joins them', () => {
+  const whole = assemble(unlike()).input;
+  const { lipOverBase, ...apart } = whole;
+  const both = finish(predictAxle(apart));
   const [six, four] = [flatbedSheet(), alone()].map((sheet) => finish(predictAxle(assemble(sheet).input)));
   expect(both.sides.left!.states).toEqual(six!.sides.left!.states);
   expect(both.sides.right!.states).toEqual(four!.sides.right!.states);
   expect(both.sides.left!.states[0]!.old!.elevation.leaves).toHaveLength(6);
   expect(both.sides.right!.states[0]!.old!.elevation.leaves).toHaveLength(4);
+  const joined = finish(predictAxle(whole)).sides;
+  for (const k of [0, 1]) {
+    const change = (sides: typeof joined, side: Side) => sides[side]!.states[k]!.change;
+    const alone = { left: change(both.sides, 'left'), right: change(both.sides, 'right') };
+    const lips = atLips(alone, lipOverBase!.value);
+    for (const side of ['left', 'right'] as const) {
+      const state = joined[side]!.states[k]!;
+      expect(state.change).toBeCloseTo(lips[side], 9);
+      expect(state.after).toBeCloseTo(state.before! + lips[side], 9);
+      const lines = state.ledger.filter((l) => l.kind !== 'total' && l.kind !== 'settling');
+      expect(lines.reduce((sum, l) => sum + l.value, 0)).toBeCloseTo(state.after!, 9);
+    }
+  }
 });
 
 test('what the own pack lacks is named for its side, and keeps only that side from being solved', () => {

@@ -21,6 +21,7 @@ const NAMES: Record<string, string> = {
   'pad.friction': 'rubbing on the pad',
   'pad.slope': 'slope of the pad the rear end slides under',
   tyreRate: 'tyre rate',
+  lipOverBase: 'track and spring base',
 };
 const PARTS: Record<string, string> = {
   front: 'front length',

@@ -1,0 +1,25 @@
+import { type Estimate } from '../estimate/estimate';
+import { type Side } from './side';
+
+/**
+ * What a body does when its two springs change, each by itself at the load it carries: it moves as one rigid piece, so that the difference
+ * between the springs shows at the arch lips times lip span over spring base, and work on one side alone lowers the other a little.
+ * @param changes of the height over each spring, mm @param lipOverBase lip span over spring base, 0.5 to 4
+ */
+export function atLips({ left, right }: Record<Side, number>, lipOverBase: number): Record<Side, number> {
+  const middle = (left + right) / 2;
+  const aside = (lipOverBase * (left - right)) / 2;
+  return { left: middle + aside, right: middle - aside };
+}
+
+/** The lips stand further out than the middle of the tyres, as a share of the track. Common practice. */
+const LIP_OVER_TRACK = 1.1;
+/** Of lip span over spring base, 90 %. It reaches down for what the other axle and a sway bar hold back, which nobody knows. Chosen. */
+const HALF = 0.25;
+
+/** Lip span over spring base, from the track over the spring base. */
+export const lipOverBaseOf = (trackOverBase: Pick<Estimate, 'value' | 'origin'>): Estimate => ({
+  value: LIP_OVER_TRACK * trackOverBase.value,
+  half90: HALF,
+  origin: trackOverBase.origin === 'measured' ? 'computed' : 'assumed',
+});

@@ -29,6 +29,7 @@ const stored = z.object({
   right: travel,
   working: stresses,
   clamped: stresses,
+  nominal: stresses,
   coils: z.array(coil),
   pair: z.array(pair),
 });
@@ -41,14 +42,18 @@ export const factsSchema = stored.transform(({ left, right, ...kinds }): SolvedF
 
 /** What the kind's checks hang on; which kind it is of shows in what there is. */
 function ownOf(kinds: Omit<z.infer<typeof stored>, 'left' | 'right'>): KindStanding {
-  const { ubolt, working, clamped, coils, pair } = kinds;
+  const { ubolt, working, clamped, nominal, coils, pair } = kinds;
   if (coils.length > 0) return { kind: 'coilBeam', of: coils };
   if (pair.length > 0) return { kind: 'tandemEqualizer', of: pair };
   return {
     kind: 'longitudinalLeaf',
     of: {
       ubolt: (ubolt ?? null) as LeafStanding['ubolt'],
-      standing: [...working.map((w) => ({ working: w })), ...clamped.map((c) => ({ working: [], clamped: c }))],
+      // Records of an older core have no nominal stress: their peaks are held against the nominal limit, as they were.
+      standing: [
+        ...working.map((w, k) => ({ working: w, ...(nominal[k] && { nominal: nominal[k] }) })),
+        ...clamped.map((c) => ({ working: [], clamped: c })),
+      ],
     },
   };
 }

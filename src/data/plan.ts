@@ -100,7 +100,8 @@ const FACTS = `json_build_object('ubolt', f.result -> 'prediction' -> 'ubolt',
   'coils', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built ? (exists(@.toSolid))'),
   'pair', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built ? (exists(@.atStop))'),
   'working', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.peakStress'),
-  'clamped', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.clampStress'))`;
+  'clamped', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.clampStress'),
+  'nominal', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.nominalStress'))`;
 
 /** Stored predictions of a job, the newest first. */
 export const jobPredictions = (tx: Tx, jobAxleId: string) =>

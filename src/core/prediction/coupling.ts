@@ -1,29 +1,36 @@
-import { type AxleBase, type KindTypes } from '../suspension/kind';
+import { type AxleBase } from '../suspension/kind';
 import { type Side } from '../vehicle/side';
 import { atLips } from '../vehicle/roll';
-import { type SidePrediction } from './central';
+import { type LedgerLine } from './ledger';
 
-type Sides<T extends KindTypes> = Record<Side, SidePrediction<T> | null>;
+/** What of a side's prediction in one load state moves with the body. */
+interface Told {
+  ledger: LedgerLine[];
+  before: number | null;
+  beforeHere: number | null;
+  after: number | null;
+  change: number;
+}
 
 /**
  * The sides of an axle as the body joins them: every line of both ledgers moves both lips. Where only one side is told, or nothing is known
  * of the spans (inputs of an earlier core), each stands for itself.
  */
-export function coupled<T extends KindTypes>(
-  sides: Sides<T>,
+export function coupled<S extends Told, P extends { states: S[] }>(
+  sides: Record<Side, (P & { states: S[] }) | null>,
   { lipOverBase }: Pick<AxleBase, 'lipOverBase'>,
-): Sides<T> {
+): Record<Side, P | null> {
   const { left, right } = sides;
   if (!left || !right || !lipOverBase) return sides;
-  const joined = (own: Side): SidePrediction<T> => {
+  const joined = (own: Side): P => {
     const [here, there] = own === 'left' ? [left, right] : [right, left];
     const move = (mine: number, other: number) =>
       atLips(own === 'left' ? { left: mine, right: other } : { left: other, right: mine }, lipOverBase.value)[own];
-    const states = here.states.map((state, k) => {
+    const states = here.states.map((state: S, k): S => {
       const beside = there.states[k];
       if (!beside) return state;
       const change = move(state.change, beside.change);
-      const load = (s: typeof state) => (s.before === null || s.beforeHere === null ? 0 : s.beforeHere - s.before);
+      const load = (s: Told) => (s.before === null || s.beforeHere === null ? 0 : s.beforeHere - s.before);
       let sum = 0;
       const ledger = state.ledger.map((line) => {
         if (line.kind === 'measured' || line.kind === 'settling' || line.kind === 'together' || line.kind === 'total')

@@ -1,3 +1,9 @@
+import { CoreError } from '../errors';
+import { draw } from '../estimate/tree';
+import { branchesOf } from '../prediction/branches';
+import { central } from '../prediction/lines';
+import { LONGITUDINAL_LEAF } from '../suspension/longitudinalLeaf/kind';
+import { SIDES } from '../vehicle/side';
 import { type LeafAxleInput, type Change } from '../suspension/longitudinalLeaf/input';
 import {
   camberFromCurvature,
@@ -117,16 +123,28 @@ export const taken = (part: StockPart, count: number): Taken => ({
   used: part.used,
 });
 
-/** Leaves to be made: lengths as shares of the main leaf, thickness against the pack's own, and how much tighter than it curved. */
-const MADE = { shares: [0.85, 0.75, 0.65, 0.55], thinner: [-1, 0, 1], tighter: [1.1, 1.35, 1.6, 1.9] } as const;
+/** Leaves to be made: lengths as shares of the main leaf, thickness against the pack's own, and how much tighter than it they curve. */
+const MADE = { shares: [0.9, 0.78, 0.66, 0.55], thinner: [-1, 0, 1], tighter: [1, 1.2, 1.4, 1.65, 1.95, 2.3] } as const;
 const REARCHED = [15, 25, 35, 50];
 
-/** Curvature of the main leaf as it lies free, to make a leaf that suits it; an estimate from its arch under load. */
+/** Free curvature of the main leaf as its readings say, to make a leaf that suits it; mean of the sides that can be solved. */
 function usualCurvature(input: LeafAxleInput): number {
+  const found = SIDES.flatMap((side) => {
+    if (!input.sides[side].spring) return [];
+    const bare = { ...input, changes: [] };
+    const likeliest = branchesOf(LONGITUDINAL_LEAF, bare, side)[0]!.settle(draw(bare, central));
+    try {
+      return [LONGITUDINAL_LEAF.model(likeliest, side, 'sample').mainCurvature!];
+    } catch (error) {
+      if (error instanceof CoreError) return [];
+      throw error;
+    }
+  });
+  if (found.length > 0) return found.reduce((sum, k) => sum + k, 0) / found.length;
   const main = input.pack!.leaves[0]!;
   const spring = input.sides.left.spring ?? input.sides.right.spring;
   const length = main.front.value + main.rear.value;
-  // The free arch of a loaded pack is some way above the loaded one; a leaf's size need not be finer than this.
+  // A spring that cannot be solved: its free arch is some way above the loaded one.
   return curvatureFromCamber(Math.max(30, (spring?.archTop.value ?? 60) * 1.6), length);
 }
 
@@ -209,6 +227,8 @@ function leavesOf(parts: readonly StockPart[], axle: Suiting): Step[] {
 function madeLeaves(input: LeafAxleInput): Step[] {
   const [main] = input.pack!.leaves;
   const curvature = usualCurvature(input);
+  const { seatShape, formedFlat } = input.pack!;
+  const flat = seatShape === 'formed' ? (formedFlat?.value ?? 0) : 0;
   return MADE.shares.flatMap((share) =>
     MADE.thinner.flatMap((thinner) =>
       MADE.tighter.map((tighter): Step => {
@@ -217,7 +237,8 @@ function madeLeaves(input: LeafAxleInput): Step[] {
           rear: Math.round(main!.rear.value * share),
           thickness: Math.round(main!.thickness.value) + thinner,
         };
-        const camber = Math.round(camberFromCurvature(curvature * tighter, size.front + size.rear));
+        // What its maker forms flat over the seat, as in this pack, adds no camber.
+        const camber = Math.round(camberFromCurvature(curvature * tighter, size.front + size.rear - flat));
         return {
           id: `make:${size.front}:${size.rear}:${size.thickness}:${camber}`,
           name: `leaf to be made, ${size.front + size.rear} x ${size.thickness}, camber ${camber}`,

@@ -5,6 +5,7 @@ import { atLips } from '../vehicle/roll';
 import { type Side, SIDES } from '../vehicle/side';
 import { LONGITUDINAL_LEAF } from '../suspension/longitudinalLeaf/kind';
 import { LeafSideModel, type DrawnChange, type DrawnInput } from '../suspension/longitudinalLeaf/sideModel';
+import { nominalOf } from '../suspension/longitudinalLeaf/figures';
 import { sideRate } from '../suspension/longitudinalLeaf/sideState';
 import { clampGrowth } from '../suspension/longitudinalLeaf/built';
 import { bounceFrequency, smallBumpRate } from '../vehicle/load';
@@ -172,6 +173,7 @@ class Trial {
       stress: (): StandingStress => ({
         working: solver.peakStress(solved.forces, solved.shape),
         clamped: solver.clampStress(),
+        nominal: nominalOf(solver, solved.shape, load),
       }),
     };
   }

@@ -1,3 +1,5 @@
+import { finish } from '../finish';
+import { search } from './search';
 import fc from 'fast-check';
 import { flatbedSheet } from '../../../tests/reference/sheets';
 import { assemble } from '../suspension/longitudinalLeaf/assemble';
@@ -142,4 +144,15 @@ test('cambers of a pack known by its free arch alone are nested, and its own one
   };
   expect(radius(cambers[1]!, 930) - radius(cambers[0]!, 1240)).toBeCloseTo(8, -1);
   expect(cambers[2]).toBe(70);
+});
+
+test('leaves to be made lie on a grid about the pack’s own free curve that reaches from hardly any lift to a great one', () => {
+  const { input } = assemble(flatbedSheet([]));
+  const made = candidatesFor(input, [], axle, NO_LIMITS, 2000).filter(
+    ({ ways, changes }) => ways.length === 1 && ways[0] === 'leafMade' && changes.length === 1,
+  );
+  expect(made.length).toBeGreaterThan(50);
+  const wish = (change: number) =>
+    finish(search(input, made, { stateId: 'today', change }, NO_LIMITS, 1)).found[0]!.miss;
+  for (const change of [14, 22, 30, 38, 46]) expect([change, wish(change) < 2]).toEqual([change, true]);
 });

@@ -30,6 +30,18 @@ export function trackOverBaseOf(read: Read): Estimate {
   return { value: track.value / base.value, half90: 0.02, origin: 'measured' };
 }
 
+/** The lips stand further out than the middle of the tyres, as a share of the track. Common practice. */
+const LIP_OVER_TRACK = 1.1;
+/** Of lip span over spring base, 90 %. It reaches down for what the other axle and a sway bar hold back, which nobody knows. Chosen. */
+const HALF = 0.25;
+
+/** Lip span over spring base, from the track over the spring base. */
+export const lipOverBaseOf = (trackOverBase: Pick<Estimate, 'value' | 'origin'>): Estimate => ({
+  value: LIP_OVER_TRACK * trackOverBase.value,
+  half90: HALF,
+  origin: trackOverBase.origin === 'measured' ? 'computed' : 'assumed',
+});
+
 /** Sprung load of each spring, N: of the pads, or of the axle in halves. null while nobody weighed it, or it is all unsprung. */
 export function loadsOf(axleClass: AxleClass, read: Read): Record<Side, Estimate> | null {
   const { value: unsprung, half90: unsprungHalf } = unsprungOf(axleClass, read);

@@ -1,4 +1,3 @@
-import { type Estimate } from '../estimate/estimate';
 import { type Side } from './side';
 
 /**
@@ -11,15 +10,3 @@ export function atLips({ left, right }: Record<Side, number>, lipOverBase: numbe
   const aside = (lipOverBase * (left - right)) / 2;
   return { left: middle + aside, right: middle - aside };
 }
-
-/** The lips stand further out than the middle of the tyres, as a share of the track. Common practice. */
-const LIP_OVER_TRACK = 1.1;
-/** Of lip span over spring base, 90 %. It reaches down for what the other axle and a sway bar hold back, which nobody knows. Chosen. */
-const HALF = 0.25;
-
-/** Lip span over spring base, from the track over the spring base. */
-export const lipOverBaseOf = (trackOverBase: Pick<Estimate, 'value' | 'origin'>): Estimate => ({
-  value: LIP_OVER_TRACK * trackOverBase.value,
-  half90: HALF,
-  origin: trackOverBase.origin === 'measured' ? 'computed' : 'assumed',
-});

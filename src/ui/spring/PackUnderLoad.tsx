@@ -57,7 +57,7 @@ export const PackUnderLoad = memo(function PackUnderLoad({ old, built, addedLeaf
       <figcaption className="muted small">
         Circles: where leaves press, larger for more force. Strips: bending stress along each leaf
         {built ? ', dashed as it was' : ''}; the full strip is {SPRING_STEEL_LIMITS.bump} MPa for full bump, the ticks{' '}
-        {SPRING_STEEL_LIMITS.static} MPa for a standing load.
+        {SPRING_STEEL_LIMITS.peak} MPa for a standing load.
       </figcaption>
     </figure>
   );
@@ -163,7 +163,7 @@ function Strip({ leaf, view, before, s, top, added }: StripProps) {
   const curve = (of: Float32Array) => linePath(of, x, y);
   const [from, to] = [line[0]!, line.at(-2)!];
   const past = budget.ofBump > 1;
-  const standing = base - (tall * SPRING_STEEL_LIMITS.static) / SPRING_STEEL_LIMITS.bump;
+  const standing = base - (tall * SPRING_STEEL_LIMITS.peak) / SPRING_STEEL_LIMITS.bump;
   return (
     <g data-leaf={leaf + 1}>
       <text x={16} y={base - 4} className="num">

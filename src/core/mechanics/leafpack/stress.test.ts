@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { SPRING_STEEL_E } from '../../material/steel';
 import { nestedCurvatures, type Leaf, type Pack } from './pack';
 import { PackSolver, rollerForces } from './solve';
-import { ENDLESS, lifeBand, packLife, stressBudget, stressVerdict } from './stress';
+import { ENDLESS, lifeBand, nominalStress, packLife, stressBudget, stressVerdict } from './stress';
 
 const packOf = (leaves: readonly Leaf[], clips?: Pack['clips']): Pack => ({
   leaves,
@@ -24,7 +24,7 @@ const leaves = curvatures.map((curvature, i): Leaf => ({
 test('the budget finds the place of the peak and its share of both limits', () => {
   const [budget] = stressBudget([{ s: [-10, 0, 10], stress: [300, -500, 400], clamped: null }]);
   expect(budget).toMatchObject({ peak: -500, at: 0 });
-  expect(budget!.ofStatic).toBeCloseTo(500 / 600, 9);
+  expect(budget!.ofStatic).toBeCloseTo(500 / 840, 9);
   expect(budget!.ofBump).toBeCloseTo(0.5, 9);
 });
 
@@ -175,4 +175,22 @@ test('a pack lives as long as its worst leaf, and longer with a smaller swing', 
   const soft = packLife(lines(2500), lines(3500));
   expect(hard.least).toBeLessThan(soft.least);
   expect(Math.abs(stressBudget(lines(5000))[hard.leaf]!.peak)).toBeGreaterThan(500);
+});
+
+test('a peak is held against the limit of a peak and the nominal stress against the nominal one; a record without it as before', () => {
+  expect(stressVerdict([{ working: [700], nominal: [500] }])).toMatchObject({ state: 'fits' });
+  expect(stressVerdict([{ working: [700], nominal: [620] }])).toMatchObject({
+    state: 'does not fit',
+    text: expect.stringContaining('nominal 620 of 600 MPa') as string,
+  });
+  expect(stressVerdict([{ working: [900], nominal: [500] }])).toMatchObject({ state: 'does not fit' });
+  expect(stressVerdict([{ working: [700] }])).toMatchObject({ state: 'does not fit' });
+});
+
+test('nominal stress of one leaf is that of a beam on two supports, and equal leaves share it', () => {
+  const leaf = { width: 60, thickness: 8 };
+  // F·a·b/(a+b) over w·t²/6, by hand.
+  const alone = (2000 * 500 * 600) / 1100 / ((60 * 64) / 6);
+  expect(nominalStress([leaf], 2000, { front: 500, rear: 600 }, 0)[0]).toBeCloseTo(alone, 6);
+  expect(nominalStress([leaf, leaf, leaf], 2000, { front: 500, rear: 600 }, 0)[2]).toBeCloseTo(alone / 3, 6);
 });

@@ -1,6 +1,6 @@
 import { type Verdict } from '../../verdict';
 import { requireNumber } from '../../errors';
-import { SPRING_STEEL_LIMITS } from '../../material/steel';
+import { leafInertia, SPRING_STEEL_LIMITS } from '../../material/steel';
 import { type StressLine } from './half';
 
 const { abs, log10, max, min } = Math;
@@ -11,7 +11,7 @@ export interface LeafBudget {
   peak: number;
   /** Where, mm from the pin, negative in front. */
   at: number;
-  /** Share of the limit for a standing load, and for full bump. */
+  /** Share of the limit of a peak under a standing load, and of the one for full bump. */
   ofStatic: number;
   ofBump: number;
 }
@@ -27,7 +27,7 @@ export function stressBudget(lines: readonly StressLine[]): LeafBudget[] {
     return {
       peak,
       at: s[worst] ?? 0,
-      ofStatic: abs(peak) / SPRING_STEEL_LIMITS.static,
+      ofStatic: abs(peak) / SPRING_STEEL_LIMITS.peak,
       ofBump: abs(peak) / SPRING_STEEL_LIMITS.bump,
     };
   });
@@ -97,28 +97,52 @@ export interface StandingStress {
   working: readonly number[];
   /** Within the seat: what the clamp bends, static and carried by it. Absent in records of older cores. */
   clamped?: readonly number[];
+  /** By load and sizes alone, see `nominalStress`. Absent in records of older cores, which held the peak against the nominal limit. */
+  nominal?: readonly number[];
+}
+
+/**
+ * Nominal stress of every leaf, MPa: the moment at the seat shared by the stiffness of all leaves, F·a·b/(a+b)·t/2ΣI (SAE HS-788 form, from
+ * memory). It knows nothing of curves, gaps and tips. @param load N on the seat @param arms of the eyes about the seat, mm
+ * @param inactive half of the seat that does not bend, mm
+ */
+export function nominalStress(
+  leaves: readonly { width: number; thickness: number }[],
+  load: number,
+  arms: { front: number; rear: number },
+  inactive: number,
+): number[] {
+  const [a, b] = [arms.front - inactive, arms.rear - inactive];
+  const inertia = leaves.reduce((sum, leaf) => sum + leafInertia(leaf.width, leaf.thickness), 0);
+  const moment = (load * a * b) / (arms.front + arms.rear);
+  return leaves.map(({ thickness }) => (moment * thickness) / (2 * inertia));
 }
 
 /** Where the limits come from, to stand beside them. */
 export const STRESS_SOURCE = 'SAE HS-788, from memory';
 
 /**
- * Stress of a pack against the limit of its own kind in all states it stands in: working stress against the limit of a standing
- * load, flattening in the clamp against yield. The figure nearest to (or furthest past) its own limit counts. Null without a state.
+ * Stress of a pack against the limit of its own kind in all states it stands in: nominal stress against the limit of a standing
+ * load, the solved peak against the limit of a peak, flattening in the clamp against yield. The figure nearest to (or furthest past) its own limit counts. Null without a state.
  */
 export function stressVerdict(states: readonly StandingStress[]): Verdict<'stress'> | null {
-  const found = states.flatMap(({ working, clamped = [] }) => [
-    ...working.map((stress, leaf) => ({ works: true, value: abs(stress), limit: SPRING_STEEL_LIMITS.static, leaf })),
-    ...clamped.map((stress, leaf) => ({ works: false, value: abs(stress), limit: SPRING_STEEL_LIMITS.yield, leaf })),
+  const { static: standing, peak, yield: flattened } = SPRING_STEEL_LIMITS;
+  const of = (kind: 'working' | 'nominal' | 'clamped', stresses: readonly number[], limit: number) =>
+    stresses.map((stress, leaf) => ({ kind, value: abs(stress), limit, leaf }));
+  const found = states.flatMap(({ working, clamped = [], nominal }) => [
+    ...of('working', working, nominal ? peak : standing),
+    ...of('nominal', nominal ?? [], standing),
+    ...of('clamped', clamped, flattened),
   ]);
   const [first] = found;
   if (!first) return null;
-  const { works, value, limit, leaf } = found.reduce(
+  const { kind, value, limit, leaf } = found.reduce(
     (worst, one) => (one.value / one.limit > worst.value / worst.limit ? one : worst),
     first,
   );
-  const figures = `${value.toFixed(0)} of ${limit} MPa, leaf ${leaf + 1}`;
-  const quantity = `${works ? 'working' : 'clamped'} stress, leaf ${leaf + 1}`;
+  const figures = `${kind === 'nominal' ? 'nominal ' : ''}${value.toFixed(0)} of ${limit} MPa, leaf ${leaf + 1}`;
+  const quantity = `${kind} stress, leaf ${leaf + 1}`;
+  const works = kind !== 'clamped';
   const past = works
     ? 'more than a standing load should do to a leaf; it will not last. Another leaf, more leaves or less lift'
     : 'the clamp bends this leaf past its yield; it will set. A flatter leaf';

@@ -1,5 +1,4 @@
-import { lipOverBaseOf } from '../../vehicle/roll';
-import { axleLoadHalf, loadsOf, trackOverBaseOf, unsprungOf } from '../../sheet/loads';
+import { axleLoadHalf, lipOverBaseOf, loadsOf, trackOverBaseOf, unsprungOf } from '../../sheet/loads';
 import { type Assembly, type Wanting } from '../kind';
 import {
   type Change,

@@ -67,7 +67,15 @@ export const leafStanding = (
 ): LeafStanding => ({
   ubolt,
   standing: states.flatMap(({ built }): StandingStress[] =>
-    built ? [{ working: built.peakStress, ...(built.clampStress && { clamped: built.clampStress }) }] : [],
+    built
+      ? [
+          {
+            working: built.peakStress,
+            ...(built.clampStress && { clamped: built.clampStress }),
+            ...(built.nominalStress && { nominal: built.nominalStress }),
+          },
+        ]
+      : [],
   ),
 });
 

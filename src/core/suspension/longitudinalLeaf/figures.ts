@@ -1,5 +1,7 @@
 import { CoreError } from '../../errors';
-import { packLife } from '../../mechanics/leafpack/stress';
+import { clampHalf } from '../../mechanics/leafpack/pack';
+import { type PackShape, type PackSolver } from '../../mechanics/leafpack/solve';
+import { nominalStress, packLife } from '../../mechanics/leafpack/stress';
 import { type SpringFigures } from '../kind';
 import { elevationOf, type Elevation } from './elevation';
 import { sideRate, type SideState } from './sideState';
@@ -16,10 +18,16 @@ export interface LeafFigures extends SpringFigures {
   peakStress: number[];
   /** What the clamp bends into each leaf within the seat, MPa. Not in predictions of older cores. */
   clampStress?: number[];
+  /** By load and sizes alone, MPa. Not in predictions of older cores. */
+  nominalStress?: number[];
   elevation: Elevation;
   /** Swings of the load by a quarter of itself until the worst leaf cracks; null where a swing finds no state. */
   life: ReturnType<typeof packLife> | null;
 }
+
+/** Nominal stress of every leaf of a pack as it stands. */
+export const nominalOf = ({ pack }: PackSolver, { frontArm, rearArm }: PackShape, load: number): number[] =>
+  nominalStress(pack.leaves, load, { front: frontArm, rear: rearArm }, clampHalf(pack.clamp));
 
 /** @param at the same build under another load, N; null leaves out the life @returns null without a spring */
 export function figuresOf(side: SideState, at: ((load: number) => SideState) | null): LeafFigures | null {
@@ -34,6 +42,7 @@ export function figuresOf(side: SideState, at: ((load: number) => SideState) | n
     load,
     peakStress: solver.peakStress(state.forces, state.shape),
     clampStress: solver.clampStress(),
+    nominalStress: nominalOf(solver, state.shape, load),
     frictionHeight: solver.frictionHalfBand(state.forces, state.shape, rate) / rate,
     elevation: elevationOf(side)!,
     life: at && lifeOf(at, load),

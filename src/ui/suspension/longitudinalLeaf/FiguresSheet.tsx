@@ -72,8 +72,17 @@ export function FiguresSheet({ side, state }: Props) {
         ),
     },
     {
-      name: `Highest working stress outside the seat; limit standing ${SPRING_STEEL_LIMITS.static} MPa (${STRESS_SOURCE})`,
-      of: ({ peakStress }) => <Stress values={peakStress} limit={SPRING_STEEL_LIMITS.static} />,
+      name: `Nominal stress, by load and sizes alone; limit standing ${SPRING_STEEL_LIMITS.static} MPa (${STRESS_SOURCE})`,
+      of: ({ nominalStress }) =>
+        nominalStress ? (
+          <Stress values={nominalStress} limit={SPRING_STEEL_LIMITS.static} />
+        ) : (
+          'not told by an older core'
+        ),
+    },
+    {
+      name: `Highest working stress outside the seat; limit of a peak ${SPRING_STEEL_LIMITS.peak} MPa (1.4 times the nominal one, chosen)`,
+      of: ({ peakStress }) => <Stress values={peakStress} limit={SPRING_STEEL_LIMITS.peak} />,
     },
     {
       name: `Flattened in the clamp, static; limit yield ${SPRING_STEEL_LIMITS.yield} MPa (${STRESS_SOURCE})`,

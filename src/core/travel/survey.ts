@@ -81,7 +81,7 @@ export function slackVerdicts(answers: readonly SurveyAnswer[], travel: HubTrave
     if (!found || found.answer === 'notChecked') return say('not checked');
     if (found.answer === 'none') return say('fits');
     if (found.answer === 'notOk') return say('does not fit', null, tooShort(' found short'));
-    if (found.slack === null) return say('fits');
+    if (found.slack === null) return say('fits', null, 'Looked at, not measured.');
     const unknown = 'Measured, and the droop of this plan is not known yet.';
     if (travel === null) return say('not checked', null, unknown);
     const taut = tautAt(found.slack, found.readAt === 'built' ? travel.planned : travel.today);

@@ -36,7 +36,7 @@ const figuresOf = (values: Values, arrangement: 'over' | 'under'): Figure[] => [
   stackFigure(values, field, arrangement),
   threadFigure(values, field),
   leavesFigure(values, field, full.leafIds),
-  clipsFigure(values, field, full.leafIds),
+  clipsFigure(values, field, full.leafIds, () => true),
   ...(['left', 'right'] as const).map((side) => benchFigure(values, field, side)),
 ];
 const drawn = (figure: Figure, width: number): Marks => figure.marks(fit(figure.extent, width, figure.margin));

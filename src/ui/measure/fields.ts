@@ -69,8 +69,14 @@ export const howTo = (view: JobView, point: PointId): string =>
   (view.pack.rearEnd === 'pad' && READ_AT_PAD[point]) ||
   (callsOf(view.axle.suspension, point)?.howTo ?? pointOf(point).howTo);
 
+const packsOf = (view: JobView) => [view.pack, ...(view.own ? [view.own.pack] : [])];
+
 /** Whether a vehicle has what a point reads: a coupling no springs of its own, a spring's end under a pad no shackle. */
-const has = (view: JobView, point: PointId): boolean =>
+export const has = (view: JobView, point: PointId): boolean =>
+  !(
+    point === 'formedFlat' && packsOf(view).every(({ seatShape }) => seatShape === 'flat' || seatShape === 'concentric')
+  ) &&
+  !(point === 'overloadGap' && packsOf(view).every(({ lowestLeaf }) => lowestLeaf !== 'overload')) &&
   !(formOf(view.vehicle.form).hitched && point === 'otherAxleRate') &&
   !(view.pack.rearEnd === 'pad' && (point === 'shackleLength' || point === 'shackleAngle'));
 

@@ -104,4 +104,18 @@ export const CASES: FemCase[] = [
     loads: [0, 2500, 5000, 8000],
     model: 'half',
   },
+  {
+    name: 'nearly flat overload leaf in a flat seat',
+    leaves: [...nested(1500, [610, 470, 340], 7.5), even(330, 11, 1 / 8000)],
+    clamp: { kind: 'seat', length: 90, shape: 'flat' },
+    loads: [0, 3000, 6000, 10000, 14000],
+    model: 'half',
+  },
+  {
+    name: 'leaves formed flat over the seat',
+    leaves: nested(1500, [610, 460, 310], 7.5).map((leaf) => ({ ...leaf, flat: 130 })),
+    clamp: { kind: 'seat', length: 90, shape: 'flat' },
+    loads: [1000, 2500, 4500, 7000],
+    model: 'half',
+  },
 ];

@@ -24,7 +24,7 @@ export function compare(fem: FemCase, result: FemResult): Difference[] {
     friction: 0,
   });
   const edge = clampHalf(fem.clamp);
-  const shallow = fem.model === 'half' && !fem.leaves.some((leaf) => leaf.spacer);
+  const shallow = fem.model === 'half' && !fem.leaves.some((leaf) => leaf.spacer ?? leaf.flat);
   let shape: PackShape | undefined;
   const found: Difference[] = [];
   for (const state of result.states) {

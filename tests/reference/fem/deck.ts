@@ -34,11 +34,13 @@ interface Point {
   y: number;
 }
 
-/** Mid-surface point and slope of a free circular leaf at arc length s from the pin, the pin at (0, 0). */
+/** Mid-surface point and slope of a free leaf at arc length s from the pin, the pin at (0, 0): an arc, straight in its middle where formed so. */
 function onArc(leaf: Leaf, s: number): Point & { slope: number } {
   const k = leaf.curvature;
+  const straight = Math.min(Math.abs(s), (leaf.flat ?? 0) / 2) * Math.sign(s);
+  const arc = s - straight;
   if (k === 0) return { x: s, y: 0, slope: 0 };
-  return { x: Math.sin(k * s) / k, y: (1 - Math.cos(k * s)) / k, slope: k * s };
+  return { x: straight + Math.sin(k * arc) / k, y: (1 - Math.cos(k * arc)) / k, slope: k * arc };
 }
 
 /** Section places from `from` to `to`: evenly, with the clamp edge and the tips of other leaves on a section. */
@@ -95,7 +97,11 @@ export function writeDeck(fem: FemCase, element: number): FemMesh {
   fem.leaves.forEach((leaf, i) => {
     const rear = reachOf(leaf, 'rear');
     const front = whole ? reachOf(leaf, 'front') : 0;
-    const marks = fem.leaves.flatMap((l) => [reachOf(l, 'rear'), -reachOf(l, 'front')]);
+    const marks = fem.leaves.flatMap((l) => [
+      ...[reachOf(l, 'rear'), -reachOf(l, 'front')],
+      // A straight middle ends on a section.
+      ...(l.flat ? [l.flat / 2, -l.flat / 2] : []),
+    ]);
     const places = sectionPlaces(-front, rear, [0, edge, ...marks], element);
     const sections: [number, number, number][] = [];
     const start = new Map<number, Point>();

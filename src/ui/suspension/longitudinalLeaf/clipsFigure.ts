@@ -7,7 +7,12 @@ import { type FieldOf } from '../../figure/vehicleFigures';
 const ROW = 66;
 
 /** The pack taken apart once more: where leaves thin out, and which of them carries a clip. */
-export function clipsFigure(values: Values, field: FieldOf, leafIds: readonly string[]): Figure {
+export function clipsFigure(
+  values: Values,
+  field: FieldOf,
+  leafIds: readonly string[],
+  read: (point: 'formedFlat' | 'overloadGap') => boolean,
+): Figure {
   const [front, rear] = [values('eyeToPinFront').value, values('eyeToPinRear').value];
   return {
     name: 'tips and clips, drawn apart',
@@ -79,20 +84,19 @@ export function clipsFigure(values: Values, field: FieldOf, leafIds: readonly st
       const under = first + leafIds.length * ROW;
       const aside = s.x(-front * 0.7);
       dimensions.push(leader(given('clipPlay'), { x: aside, y: under - ROW / 2 }, { x: aside, y: under + 8 }));
-      const straight = values('formedFlat').value / 2;
-      dimensions.push(
-        level(
-          given('formedFlat'),
-          { x: s.x(-straight), y: under - ROW },
-          { x: s.x(straight), y: under - ROW },
-          under + 8,
-        ),
-      );
-      const last = leafIds.at(-1);
-      const tip = s.x(last && leafIds.length > 1 ? values('leafRear', null, last).value : rear * 0.6);
-      dimensions.push(
-        leader(given('overloadGap'), { x: tip, y: under - ROW - 10 }, { x: s.x(rear * 0.8), y: under + 8 }),
-      );
+      const [flat, gap] = [read('formedFlat'), read('overloadGap')];
+      if (flat) {
+        const [left, right] = [-1, 1].map((way) => s.x((way * values('formedFlat').value) / 2));
+        const y = under - ROW;
+        dimensions.push(level(given('formedFlat'), { x: left!, y }, { x: right!, y }, under + 8));
+      }
+      if (gap) {
+        const last = leafIds.at(-1);
+        const tip = s.x(last && leafIds.length > 1 ? values('leafRear', null, last).value : rear * 0.6);
+        dimensions.push(
+          leader(given('overloadGap'), { x: tip, y: under - ROW - 10 }, { x: s.x(rear * 0.8), y: under + 8 }),
+        );
+      }
       return {
         shapes,
         dimensions,
@@ -105,8 +109,8 @@ export function clipsFigure(values: Values, field: FieldOf, leafIds: readonly st
           { x: s.x(rear) + 36, y: first - 28, text: 'tips' },
           { x: aside + 26, y: under + 12, text: 'play in the clips' },
           { x: s.x(-front) - 58, y: first - 28, text: 'own camber' },
-          { x: middle + 26, y: under + 30, text: 'formed flat' },
-          { x: s.x(rear * 0.8) + 26, y: under + 12, text: 'daylight' },
+          ...(flat ? [{ x: middle + 26, y: under + 30, text: 'formed flat' }] : []),
+          ...(gap ? [{ x: s.x(rear * 0.8) + 26, y: under + 12, text: 'daylight' }] : []),
         ],
       };
     },

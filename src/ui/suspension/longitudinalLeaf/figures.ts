@@ -6,6 +6,7 @@ import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
 import { LEAF_SHEET, leafPointOf, type LeafPoint } from '@/core/suspension/longitudinalLeaf/points';
 import { provisional } from '@/core/suspension/longitudinalLeaf/provisional';
 import { COMMON_FIGURES, commonFigure, type FigureSet } from '../../figure/figureSet';
+import { has } from '../../measure/fields';
 import { clipsFigure } from './clipsFigure';
 import { benchFigure, leavesFigure } from './leafFigures';
 import { springFigure } from './springFigure';
@@ -68,6 +69,7 @@ export function leafFigures(prediction: LeafPrediction | null, whole: boolean): 
             values,
             field,
             packAt(view, side).leaves.map((l) => l.id),
+            (point) => has(view, point),
           );
         case 'bench':
           return benchFigure(values, field, side);

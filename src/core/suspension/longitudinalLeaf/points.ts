@@ -212,20 +212,20 @@ export const LEAF_POINTS = {
     1.5,
     { loaded: true, ofSpring: true },
   ),
-  leafCamber: point(
-    'clips',
-    'Own free camber',
-    'Leaf out of the pack: string across its own tips down to it at the centre bolt. Minus where it bends the other way.',
-    lengthRule(-200, 400, 60),
-    3,
-    { perLeaf: true },
-  ),
   leafTip: point(
     'clips',
     'Thickness at the tips',
     'On the last finger’s width, where a leaf thins out towards its tips; leave empty when it is as thick as beside the seat.',
     lengthRule(2, 40, 6),
     0.2,
+    { perLeaf: true },
+  ),
+  leafCamber: point(
+    'clips',
+    'Own free camber',
+    'Leaf out of the pack: string across its own tips down to it at the centre bolt. Minus where it bends the other way.',
+    lengthRule(-200, 400, 60),
+    3,
     { perLeaf: true },
   ),
   clipFront: point(

@@ -88,6 +88,11 @@ test('a pack from the shelf becomes the plan with its leaves, is foretold and to
   request,
 }) => {
   test.setTimeout(120_000);
+  const { pack: seen, leaves } = await view(request, DEMO.planned);
+  const { version, eyeForm, rusty } = seen;
+  // What the clamp does decides how far another pack lifts.
+  const flat = { version, eyeForm, seatShape: 'flat', rusty, leafCount: leaves.length };
+  expect((await request.put(`/api${DEMO.planned}/pack`, { data: flat })).ok()).toBe(true);
   await page.goto(`${DEMO.planned}/choose`);
   const sheet = page.getByRole('region', { name: 'Ways to get there' });
   await sheet.getByRole('button', { name: 'any U-bolts' }).click();

@@ -31,7 +31,6 @@ test.each<[string, Partial<TakenHeight>, Partial<FuelConversion>, RegExp]>([
   ['another point', { point: 'groundToLip', tyrePressure: 300 }, {}, /different points/],
   ['not rolled', { rolled: null }, {}, /not rolled before the second/],
   ['in the air', { stance: 'air' }, {}, /in the air/],
-  ['stance not known', { stance: null }, {}, /stood on its wheels at the second/],
   ['fuel not written down', { fuel: null }, {}, /how full the tank was at the second/],
   ['tank not known', { fuel: 1 }, { tankMass: null }, /what it holds/],
   ['rate not known', { fuel: 1 }, { rate: null }, /rate of the spring/],

@@ -5,7 +5,7 @@ import { bounceFrequency } from '../vehicle/load';
 import { SIDES, type Side } from '../vehicle/side';
 import { CORE_VERSION } from '../version';
 import { coupled } from './coupling';
-import { branchesOf, meanRising } from './branches';
+import { leadOf, meanRising } from './branches';
 import { type LedgerLine } from './ledger';
 import { central, extraLoads, linesOf } from './lines';
 import { effectsOf, type Contribution } from './sensitivity';
@@ -102,15 +102,15 @@ function* predictSide<T extends KindTypes>(
   side: Side,
   ranked: boolean,
 ): Generator<void, SidePrediction<T>> {
-  const drawn = branchesOf(kind, input, side)[0]!.settle(kind.draw(input, central));
-  const changes = kind.changes(drawn);
   const states = statesFor(kind, input, side);
+  const lead = leadOf(kind, input, side, states.length);
+  const { drawn, model } = lead;
+  const changes = kind.changes(drawn);
   const extras = extraLoads(drawn, states.length);
-  const model = kind.model(drawn, side, 'exact');
-  const heights = meanRising(kind, input, side, drawn, model);
+  const heights = meanRising(kind, input, side, lead);
   const lines = linesOf(kind, drawn, heights, side, states.length);
   yield;
-  const { squares, contributions } = yield* effectsOf(kind, input, drawn, side, lines, ranked);
+  const { squares, contributions } = yield* effectsOf(kind, input, lead, side, lines, ranked);
 
   const otherLoad = drawn.sides[side === 'left' ? 'right' : 'left'].spring?.load;
   const figures = (made: readonly T['change'][], extra: number): T['figures'] | null => {

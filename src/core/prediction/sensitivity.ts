@@ -3,6 +3,7 @@ import { Z90, type Estimate } from '../estimate/estimate';
 import { estimatesOf } from '../estimate/tree';
 import { type KindTypes, type SuspensionKind, type Unseen } from '../suspension/kind';
 import { type Side } from '../vehicle/side';
+import { type Lead } from './branches';
 import { type LedgerLine } from './ledger';
 import { central, linesOf } from './lines';
 
@@ -26,13 +27,13 @@ const settleLikeliest = <D>({ may }: Unseen<D>, drawn: D): D =>
 /**
  * First-order effects: one input at a time moved by its half-width, and the spread of every unseen thing over what it may be, on a
  * coarser model; only the difference to the same model's middle counts.
- * @param drawn the likeliest branch at the middle of every reading
+ * @param lead the branch that is solved exactly
  * @param lines of the side in each state, for their number @param ranked false answers nothing moved
  */
 export function* effectsOf<T extends KindTypes>(
   kind: SuspensionKind<T>,
   input: T['input'],
-  drawn: T['drawn'],
+  { branch, drawn }: Pick<Lead<T>, 'branch' | 'drawn'>,
   side: Side,
   lines: readonly LedgerLine<T['line']>[][],
   ranked: boolean,
@@ -41,7 +42,7 @@ export function* effectsOf<T extends KindTypes>(
   const contributions: Contribution[][] = lines.map(() => []);
   if (!ranked) return { squares, contributions };
   const unseen = kind.unseen(input, side);
-  const likeliest = (variant: T['drawn'], but?: Unseen<T['drawn']>) =>
+  const likeliest = (variant: T['drawn'], but: Unseen<T['drawn']>) =>
     unseen.reduce((settled, one) => (one === but ? settled : settleLikeliest(one, settled)), variant);
   let coarse = kind.model(drawn, side, 'difference');
   const valuesOf = (variant: T['drawn']): number[][] | null => {
@@ -71,7 +72,7 @@ export function* effectsOf<T extends KindTypes>(
     if (estimate.half90 === 0 || path === 'tyreRate' || path === 'lipOverBase' || path.startsWith(`sides.${other}`))
       continue;
     const variant = kind.draw(input, (e, p) => (p === path ? e.value + e.half90 : e.value));
-    const moved = valuesOf(likeliest(variant));
+    const moved = valuesOf(branch.settle(variant));
     if (moved) count(path, estimate.origin, [middle, moved], ([at, off]) => Math.abs(off! - at!));
     yield;
   }

@@ -115,7 +115,7 @@ export class Trial {
     const { changes } = drawn;
     // The last candidate's solvers are tuned to this one.
     this.model.recycle();
-    const heights = meanRising(LONGITUDINAL_LEAF, whole, this.side, drawn, this.model, (settled) =>
+    const heights = meanRising(LONGITUDINAL_LEAF, whole, this.side, { place: 0, drawn, model: this.model }, (settled) =>
       this.coarse(settled),
     );
     return this.extras.map((extra, k): CandidateState => {

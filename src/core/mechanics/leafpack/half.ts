@@ -529,11 +529,15 @@ export class HalfPack {
     return { owner: this, moments, forces: this.forces.slice(), eye: { ...this.eye }, eyeSlope: this.eyeSlope };
   }
 
+  /** Whether a shape is one of as many leaves and nodes, so that it can be taken up. */
+  fits({ moments }: HalfState): boolean {
+    return moments.length === this.beams.reduce((sum, beam) => sum + beam.size + 1, 0);
+  }
+
   /** Takes up a shape again. One of another half serves as a first guess when the sizes agree. */
   restore(state: HalfState): void {
     let at = 0;
-    const needed = this.beams.reduce((sum, beam) => sum + beam.size + 1, 0);
-    if (state.moments.length === needed)
+    if (this.fits(state))
       for (const beam of this.beams) {
         beam.moment.set(state.moments.subarray(at, at + beam.size + 1));
         at += beam.size + 1;

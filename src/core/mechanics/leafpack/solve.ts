@@ -160,6 +160,11 @@ export class PackSolver {
     this.rear.loadAt(s);
   }
 
+  /** Whether a shape can be taken up as a first guess. */
+  fits({ front, rear }: PackShape): boolean {
+    return this.front.fits(front) && this.rear.fits(rear);
+  }
+
   private restore(shape: PackShape): void {
     this.front.restore(shape.front);
     this.rear.restore(shape.rear);

@@ -220,7 +220,8 @@ export function solveInstalled(
     });
   if (linkage.kind === 'roller') return underRoller(solver, linkage, at, seatLoad, start);
   const ways: (() => PackShape)[] = [
-    ...(start ? [() => solver.settle(at(1), start)] : []),
+    // From a shape of another pack it would begin at its own free shape, where a shackle may fold over to another equilibrium.
+    ...(start && solver.fits(start) ? [() => solver.settle(at(1), start)] : []),
     () => solver.settle(at(1), solver.onRollers(seatLoad.load)),
     () => solver.march(at),
   ];

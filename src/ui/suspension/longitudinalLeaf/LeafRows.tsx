@@ -16,12 +16,21 @@ const whereOf = ({ view }: JobHandle, own: boolean): string => {
 
 /** One row a leaf, from the main leaf down. */
 function Rows(
-  props: Props & { name: (leaf: number) => string; children: (field: FieldOfLeaf, i: number) => ReactNode },
+  props: Props & {
+    name: (leaf: number) => string;
+    /** Two fields side by side, not three. */ paired?: boolean;
+    children: (field: FieldOfLeaf, i: number) => ReactNode;
+  },
 ) {
-  const { job, own = false, name, children, ...hooks } = props;
+  const { job, own = false, name, paired = false, children, ...hooks } = props;
   const { leaves } = (own && job.view.own) || job.view;
   return leaves.map((leaf, i) => (
-    <div key={leaf.id} className="leaf-row" role="group" aria-label={`${name(i + 1)}${whereOf(job, own)}`}>
+    <div
+      key={leaf.id}
+      className={paired ? 'leaf-row paired' : 'leaf-row'}
+      role="group"
+      aria-label={`${name(i + 1)}${whereOf(job, own)}`}
+    >
       <div className="name">
         <span className="figure">{i + 1}</span> {i === 0 ? 'main' : ''}
       </div>
@@ -62,7 +71,7 @@ export const ClipRows = (props: Props) => (
     <summary>
       <span>leaves of their own shape, thin tips, rebound clips{whereOf(props.job, props.own ?? false)}</span>
     </summary>
-    <Rows {...props} name={(leaf) => `Shape, tips and clips of leaf ${leaf}`}>
+    <Rows {...props} paired name={(leaf) => `Shape, tips and clips of leaf ${leaf}`}>
       {(field, i) => (
         <>
           {field('leafTip', 'Thickness at the tips')}

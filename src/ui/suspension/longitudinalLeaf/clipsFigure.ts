@@ -87,8 +87,7 @@ export function clipsFigure(
       const [flat, gap] = [read('formedFlat'), read('overloadGap')];
       if (flat) {
         const [left, right] = [-1, 1].map((way) => s.x((way * values('formedFlat').value) / 2));
-        const y = under - ROW;
-        dimensions.push(level(given('formedFlat'), { x: left!, y }, { x: right!, y }, under + 8));
+        dimensions.push(level(given('formedFlat'), { x: left!, y: first }, { x: right!, y: first }, first + 30));
       }
       if (gap) {
         const last = leafIds.at(-1);
@@ -109,7 +108,7 @@ export function clipsFigure(
           { x: s.x(rear) + 36, y: first - 28, text: 'tips' },
           { x: aside + 26, y: under + 12, text: 'play in the clips' },
           { x: s.x(-front) - 58, y: first - 28, text: 'own camber' },
-          ...(flat ? [{ x: middle + 26, y: under + 30, text: 'formed flat' }] : []),
+          ...(flat ? [{ x: s.x(values('formedFlat').value / 2) + 12, y: first + 34, text: 'formed flat' }] : []),
           ...(gap ? [{ x: s.x(rear * 0.8) + 26, y: under + 12, text: 'daylight' }] : []),
         ],
       };

@@ -1,0 +1,14 @@
+import { chromium } from '@playwright/test';
+const b = await chromium.launch({ executablePath:'/usr/bin/chromium', args:['--no-sandbox','--disable-gpu','--disable-dev-shm-usage'] });
+const p = await b.newPage({ viewport:{width:1280,height:800} });
+const J='http://127.0.0.1:4680/jobs/5a1e0003-0000-4000-8000-000000000f00';
+await p.goto(J+'/choose'); await p.waitForTimeout(6000);
+await p.getByTestId('ledger').scrollIntoViewIfNeeded(); 
+await p.getByRole('region',{name:/Height ledger/}).screenshot({path:'/tmp/s/ledger.png'});
+await p.goto(J+'/measure'); await p.waitForTimeout(1500);
+await p.getByRole('group',{name:'The lowest leaf is'}).getByRole('button',{name:'an overload leaf'}).click(); await p.waitForTimeout(1500);
+const g = p.getByRole('region',{name:'Leaf by leaf'}); await g.scrollIntoViewIfNeeded(); await p.screenshot({path:'/tmp/s/leaves.png'});
+const c = p.getByRole('region',{name:'Shapes, tips and clips'}); await c.locator('details').first().evaluate((d:any)=>d.open=true); await c.scrollIntoViewIfNeeded();
+await p.getByRole('textbox',{name:'Daylight over the overload leaf'}).click(); await p.waitForTimeout(800);
+await p.screenshot({path:'/tmp/s/clips.png'});
+await b.close();

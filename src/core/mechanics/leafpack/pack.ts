@@ -248,6 +248,13 @@ function curvedSlopeOf(leaf: Leaf, end: End, edge: number): (u: number) => numbe
   };
 }
 
+/** Both arcs beyond a straight middle are this long at least, mm: a short leaf is not formed flat over all of its length. Chosen. */
+const SHORTEST_ARCS = 60;
+
+/** Length formed flat as far as a leaf of this length can have it, mm. */
+export const flatWithin = (flat: number | undefined, arc: number): number | undefined =>
+  flat === undefined ? undefined : Math.max(0, Math.min(flat, arc - SHORTEST_ARCS));
+
 /**
  * Free curvature from camber over a chord, 1/mm: of one even arc, or of the arcs beyond a straight middle.
  * @param camber mm, positive with the ends up; |camber| < (chord − flat)/2 @param chord mm, tip to tip

@@ -1,5 +1,12 @@
 import { type Drawn } from '../../estimate/tree';
-import { curvatureFromCamber, nestsOf, withinMain, type Clip, type Leaf } from '../../mechanics/leafpack/pack';
+import {
+  curvatureFromCamber,
+  flatWithin,
+  nestsOf,
+  withinMain,
+  type Clip,
+  type Leaf,
+} from '../../mechanics/leafpack/pack';
 import { type NestedPack } from './calibrate';
 import { type PackInput, type SpringInput } from './input';
 
@@ -34,7 +41,10 @@ export function packAsRead(
   spring: Pick<SpringInput, 'broken'>,
 ): Pick<NestedPack, 'leaves' | 'own' | 'clips' | 'eyeOffset'> {
   const flat = formedFlatOf(pack);
-  const own = pack.leaves.map((leaf) => leaf.own && curvatureFromCamber(leaf.own.camber, leaf.own.chord, flat));
+  const own = pack.leaves.map(
+    ({ front, rear, own: read }) =>
+      read && curvatureFromCamber(read.camber, read.chord, flatWithin(flat, front + rear)),
+  );
   const main = pack.leaves[0];
   const { width } = pack;
   const clips = clipsOf(pack);
@@ -42,7 +52,7 @@ export function packAsRead(
     withinMain(
       {
         ...{ front, rear, thickness, width },
-        ...(flat !== undefined && { flat }),
+        ...(flat !== undefined && { flat: flatWithin(flat, front + rear)! }),
         ...(tip !== undefined && { tipThickness: Math.min(tip, thickness) }),
       },
       main ?? { front, rear },

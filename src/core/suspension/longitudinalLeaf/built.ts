@@ -2,6 +2,7 @@ import { CoreError } from '../../errors';
 import {
   chordUnderCamber,
   curvatureFromCamber,
+  flatWithin,
   nestedCurvatures,
   placeByLength,
   withinMain,
@@ -33,13 +34,14 @@ export function whole(leaf: Leaf): Leaf {
 
 export const mends = (changes: readonly DrawnChange[]): boolean => changes.some((c) => c.kind === 'mendLeaf');
 
-/** A leaf of a part: its maker formed it over the seat as those of the pack it goes into. @param flat of the pack's leaves, mm */
+/** A leaf of a part: its maker formed it over the seat as those of the pack it goes into. @param formed flat, of the pack's leaves, mm */
 function partLeaf(
   { front, rear, thickness, camber, chord }: Drawn<Change & { kind: 'addLeaf' }>,
   width: number,
-  flat?: number,
+  formed?: number,
 ): Leaf {
   const arc = front + rear;
+  const flat = flatWithin(formed, arc);
   // The string over a leaf with a straight middle is a little shorter than over one even arc.
   const shorter = flat ? chordUnderCamber(arc, camber) - chordUnderCamber(arc, camber, flat) : 0;
   const curvature = curvatureFromCamber(camber, chord - shorter, flat);

@@ -114,3 +114,10 @@ test('variants that cannot stand are told, and the band of the others stays', ()
   expect(band!.unsolved?.reason).toMatch(/shackle/);
   expect(band!.high).toBeGreaterThan(band!.low);
 });
+
+test('a leaf hardly longer than the flat its maker forms is still a leaf', () => {
+  const short = { kind: 'addLeaf', front: 70, rear: 75, thickness: 8, camber: 2, source: 'measured' } as const;
+  const state = left({ ...withPack({ seatShape: 'formed' }), changes: [short] }).state;
+  expect(state.change).toBeGreaterThan(5);
+  expect(state.change).toBeLessThan(30);
+});

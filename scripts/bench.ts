@@ -14,6 +14,7 @@ import { stockPartOf } from '@/contracts/stock';
 import { candidatesFor } from '@/core/selection/generate';
 import { NO_LIMITS } from '@/core/selection/parts';
 import { search } from '@/core/selection/search';
+import { solveFrom, type SpringCase } from '@/core/springCase/springCase';
 import { uniformFrom } from '@/workers/random';
 import { demoParts } from '../demo/shelf';
 import { CASES } from '../tests/reference/fem/cases';
@@ -74,17 +75,27 @@ const curve = (pack: Pack, points: number): number =>
 
 const eight = packOf(8);
 print('one equilibrium, 8 leaves, warm', warm(eight), 5);
-print('41-point load curve, 8 leaves, from nothing', curve(eight, 41), 60);
+print('41-point load curve, 8 leaves, from nothing', curve(eight, 41), 25);
 
 const { input } = assemble(flatbedSheet());
-let prediction = finish(predictAxle(input));
-const answer = median(3, () => {
-  prediction = finish(predictAxle(input));
-});
-print('first answer with ledger, bands and ranking, 6 + 1 leaves, both sides', answer);
-const samples = 400;
-const drawn = median(3, () => finish(bandsOfAxle(input, prediction, uniformFrom(1), samples)));
-print(`2,000-sample Monte Carlo, one side (scaled from ${samples} on both)`, (drawn * 2000) / samples / 2, 4000);
+const answer = median(5, () => void finish(predictAxle(input)));
+print('first answer with ledger, bands and ranking, 6 + 1 leaves, both sides', answer, 250);
+const bandOf = (given: typeof input, seed: number) =>
+  finish(bandsOfAxle(given, finish(predictAxle(given, false)), uniformFrom(seed), 20_000)).left![0]!.half;
+print(
+  'bands of both sides, all states, 20,000 outcomes',
+  median(5, (k) => void bandOf(input, k)),
+  150,
+);
+const unseen = assemble({ ...flatbedSheet(), pack: { ...flatbedSheet().pack, seatShape: 'unknown' } }).input;
+print(
+  '  the same where nobody saw the seat (three branches)',
+  median(3, (k) => void bandOf(unseen, k)),
+);
+const halves = [1, 2, 3, 4, 5, 6].map((seed) => bandOf(input, seed));
+console.log(
+  `          half-width over six seeds ${Math.min(...halves).toFixed(2)} to ${Math.max(...halves).toFixed(2)} mm`,
+);
 
 const builds = 1000;
 const ranked = median(1, () => {
@@ -111,12 +122,27 @@ const searched = median(1, () => {
   for (let step = work.next(); !step.done; step = work.next())
     if (answered === 0 && step.value.done === ways.length) answered = performance.now() - since;
 });
+print(`${ways.length} candidates looked at, both sides, the nearest 80 solved exactly in every state`, searched, 2000);
+print('  of it the first look at all of them', answered, 300);
+
+const case5 = (k: number): SpringCase => ({
+  format: 'spring-case/1',
+  material: { E: SPRING_STEEL_E },
+  leaves: [0, 1, 2, 3, 4].map((i) => ({
+    ...{ front: (600 + (k % 97)) * (1 - i / 6), rear: (640 + (k % 53)) * (1 - i / 6) },
+    ...{ width: 65, thickness: 8, freeRadius: 1500 + 10 * (k % 31) },
+  })),
+  ...{ clamp: { kind: 'seat', length: 90, shape: 'flat' }, ends: { kind: 'rollers' } },
+  ...{ friction: 0.3, loads: [5000 + (k % 700)] },
+});
+let kept: PackSolver | undefined;
 print(
-  `${ways.length} candidates looked at, both sides, the nearest 80 solved exactly in every state`,
-  searched,
-  10_000,
+  'one case of five leaves at one load, of many like it (a thread of `solve`)',
+  median(300, (k) => {
+    ({ solver: kept } = solveFrom(case5(k), kept));
+  }),
+  1,
 );
-print('  of it the first look at all of them', answered);
 
 const fitted = median(5, () => {
   fitSpring({

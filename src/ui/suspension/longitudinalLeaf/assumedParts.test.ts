@@ -6,7 +6,12 @@ import { assumedParts } from './assumedParts';
 test('what nobody measured is listed once, in words, and what was measured is not', () => {
   const full = assumedParts(assemble(flatbedSheet()).input);
   const hangs = 'that the eye hangs below the shackle’s pivot';
-  expect(full).toEqual(['how much of the seat does not bend', 'friction between the leaves', hangs]);
+  expect(full).toEqual([
+    'how much of the seat does not bend',
+    'friction between the leaves',
+    'track and spring base',
+    hangs,
+  ]);
   const sheet = flatbedSheet();
   const bare = {
     ...sheet,

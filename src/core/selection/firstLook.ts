@@ -19,7 +19,7 @@ type Solve = (shackle: number | undefined) => number | CoreError;
 
 /**
  * How much many candidates lift the frame in one load state, roughly: each different spring is solved once and shackles of many lengths
- * by the parabola through three of them (within 0.2 mm); blocks, perches and leaf thicknesses are added up. What nobody saw counts by
+ * by the parabola through three of them; blocks, perches and leaf thicknesses are added up. What nobody saw counts by
  * the mean of what it may be.
  */
 export class FirstLook {

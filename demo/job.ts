@@ -35,6 +35,7 @@ interface DemoPack {
   eyeForm: EyeForm | null;
   seatShape: SeatShape | 'unknown';
   lowestLeaf?: LeafRole;
+  shackleAt?: 'front';
   rusty: boolean;
 }
 

@@ -36,6 +36,7 @@ async function loadAxle(tx: Tx, id: string, demo: DemoAxle, dayId: string, newId
   const facts = { eyeFormRear: null, rearEnd: 'below' as const, uboltBend: demo.uboltBend ?? null };
   const { leaves, states, own } = await editPack(tx, id, {
     lowestLeaf: null,
+    shackleAt: null,
     ...demo.pack,
     ...facts,
     side: null,
@@ -94,6 +95,7 @@ async function loadAxle(tx: Tx, id: string, demo: DemoAxle, dayId: string, newId
     const counted = { side: 'right' as const, version: pack.version, leafCount: demo.own.leaves.length };
     const now = await editPack(tx, id, {
       lowestLeaf: null,
+      shackleAt: null,
       ...demo.own.pack,
       ...facts,
       ...counted,

@@ -432,7 +432,7 @@ const stores: DemoJob = {
         guess: null,
         guessTyped: null,
       },
-      pack: { eyeForm: 'berlin', seatShape: 'flat', rusty: false },
+      pack: { eyeForm: 'berlin', seatShape: 'flat', shackleAt: 'front', rusty: false },
       once: {
         blockHeight: '0',
         uboltExposed: '15',

@@ -48,6 +48,7 @@ export function knownOf(view: AxleView, refused: Known['refused']): Known {
     answer: (item) => view.safety.find((s) => s.item === item)?.answer ?? 'notChecked',
     survey: surveyAnswers(view),
     refused,
+    position: view.axle.position,
     steered: view.axle.steered,
     driven: AXLE_CLASSES[view.axle.axleClass].driven,
     heaviest: masses.length > 0 ? Math.max(...masses) : null,

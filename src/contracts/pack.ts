@@ -19,6 +19,8 @@ export const packSchema = z.object({
   lowestLeaf: z.enum(LEAF_ROLES).nullable(),
   /** Where the shackle's eye is against its pivot in the frame, or a pad in its place; null when nobody looked. */
   rearEnd: z.enum(REAR_ENDS).nullable(),
+  /** The end that hangs on the shackle; null when nobody looked. */
+  shackleAt: z.enum(['rear', 'front']).nullable(),
   rusty: z.boolean(),
   /** Whether the other side's pack is like the one measured. */
   otherSide: z.enum(['same', 'different', 'unknown']),
@@ -40,6 +42,7 @@ export const packEditSchema = z.object({
   seatShape: z.enum([...SEAT_SHAPES, 'unknown']),
   lowestLeaf: z.enum(LEAF_ROLES).nullable().default(null),
   rearEnd: z.enum(REAR_ENDS).nullable().default(null),
+  shackleAt: z.enum(['rear', 'front']).nullable().default(null),
   rusty: z.boolean(),
   otherSide: z.enum(['same', 'different', 'unknown']).default('unknown'),
   ownSide: sideSchema.nullable().default(null),

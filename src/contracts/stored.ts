@@ -85,7 +85,7 @@ const leafPack = z.object({
   friction: estimate,
   eyeOffset: estimate,
   eyeOffsetRear: estimate.exactOptional(),
-  eyesUnseen: z.enum(['both', 'front']).exactOptional(),
+  eyesUnseen: z.enum(['both', 'front', 'rear']).exactOptional(),
   liner: estimate.exactOptional(),
   tipPad: estimate.exactOptional(),
   rateFactor: estimate.exactOptional(),
@@ -102,7 +102,12 @@ const leafInput: z.ZodType<LeafAxleInput> = z.object({
   pack: leafPack.nullable(),
   own: z.object({ side: z.enum(SIDES), pack: leafPack.nullable() }).exactOptional(),
   shackle: z
-    .object({ length: estimate, angle: estimate, eye: z.enum(['below', 'above']).exactOptional() })
+    .object({
+      length: estimate,
+      angle: estimate,
+      eye: z.enum(['below', 'above']).exactOptional(),
+      at: z.literal('front').exactOptional(),
+    })
     .exactOptional(),
   pad: z.object({ slope: estimate, friction: estimate.exactOptional() }).exactOptional(),
   sides: z.object({ left: leafSide, right: leafSide }),

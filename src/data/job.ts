@@ -59,7 +59,7 @@ export const jobStates = (tx: Tx, id: string) =>
 export const jobPacks = (tx: Tx, id: string) =>
   tx.rows(
     packSchema,
-    `SELECT k.id, k.side, k.eye_form AS "eyeForm", k.seat_shape AS "seatShape", k.lowest_leaf AS "lowestLeaf", k.eye_form_rear AS "eyeFormRear", k.rear_end AS "rearEnd", k.rusty, k.other_side AS "otherSide", k.own_side AS "ownSide", k.ubolt_bend AS "uboltBend",
+    `SELECT k.id, k.side, k.eye_form AS "eyeForm", k.seat_shape AS "seatShape", k.lowest_leaf AS "lowestLeaf", k.eye_form_rear AS "eyeFormRear", k.rear_end AS "rearEnd", k.shackle_at AS "shackleAt", k.rusty, k.other_side AS "otherSide", k.own_side AS "ownSide", k.ubolt_bend AS "uboltBend",
             k.version, k.updated_at AS "updatedAt",
             p.name AS "updatedBy"
        FROM pack k JOIN person p ON p.shop_id = k.shop_id AND p.id = k.updated_by
@@ -283,7 +283,7 @@ export const insertPack = (tx: Tx, id: string, jobAxleId: string, side: Side | n
 
 export const updatePack = (tx: Tx, jobAxleId: string, edit: PackEdit) =>
   tx.run(
-    `UPDATE pack SET eye_form = $3, seat_shape = $4, rusty = $5, other_side = $6, ubolt_bend = $8, eye_form_rear = $9, rear_end = $10, own_side = $12, lowest_leaf = $13, version = version + 1,
+    `UPDATE pack SET eye_form = $3, seat_shape = $4, rusty = $5, other_side = $6, ubolt_bend = $8, eye_form_rear = $9, rear_end = $10, own_side = $12, lowest_leaf = $13, shackle_at = $14, version = version + 1,
             updated_by = $7, updated_at = now()
       WHERE job_axle_id = $1 AND version = $2 AND side IS NOT DISTINCT FROM $11`,
     [
@@ -300,6 +300,7 @@ export const updatePack = (tx: Tx, jobAxleId: string, edit: PackEdit) =>
       edit.side,
       edit.ownSide,
       edit.lowestLeaf,
+      edit.shackleAt,
     ],
   );
 

@@ -1,12 +1,12 @@
-import { draw } from '../estimate/tree';
 import { SIDES } from '../vehicle/side';
 import { type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
 import { LeafSideModel } from '../suspension/longitudinalLeaf/sideModel';
 import { central } from '../prediction/lines';
 import { taught } from '../suspension/longitudinalLeaf/springFit';
+import { drawLeafAxle, isTurned } from '../suspension/longitudinalLeaf/turned';
 import { camberFromCurvature } from '../mechanics/leafpack/pack';
 import { type EyeForm } from '../mechanics/leafpack/eyes';
-import { type BenchLeaf, type BenchPack } from './benchPack';
+import { flipped, type BenchLeaf, type BenchPack } from './benchPack';
 
 /** What a job's sheet says of its pack besides what the spring is solved from. */
 export interface StandingPack {
@@ -27,14 +27,14 @@ const chordOf = (arc: number, curvature: number): number =>
 export function standingPack(input: LeafAxleInput, known: StandingPack): BenchPack | null {
   const side = SIDES.find((s) => input.sides[s].spring);
   if (!side) return null;
-  const drawn = draw(taught(input, side).input, central);
+  const drawn = drawLeafAxle(taught(input, side).input, central);
   const { solver } = new LeafSideModel(drawn, side).state([], 0).spring!;
   const { pack } = solver;
   return {
     name: known.name,
     leaves: pack.leaves.map((leaf, k): BenchLeaf => {
       const arc = leaf.front + leaf.rear;
-      return {
+      const solved: BenchLeaf = {
         id: `own|${k}`,
         front: leaf.front,
         rear: leaf.rear,
@@ -50,6 +50,7 @@ export function standingPack(input: LeafAxleInput, known: StandingPack): BenchPa
         toMake: false,
         broken: leaf.broken ?? null,
       };
+      return isTurned(drawn) ? flipped(solved) : solved;
     }),
     freeArch: null,
     eyeForm: known.eyeForm,

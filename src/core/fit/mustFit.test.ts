@@ -33,6 +33,7 @@ const known = (answer: Answer | ((item: SafetyItem) => Answer), more: Partial<Kn
   answer: typeof answer === 'function' ? answer : () => answer,
   survey: [],
   refused: [],
+  position: 'rear',
   steered: false,
   driven: false,
   heaviest: null,
@@ -63,6 +64,16 @@ test('what a lift moves stands in the same list, and nobody’s word makes it fi
   expect(state('driveline', work(SHACKLE), facts(), known('ok'))).toBe('fits');
   // A turn of the axle is enough, whatever the height does.
   expect(state('driveline', work(SHACKLE), facts({ travel: travel(2), noseUp: 0.03 }), driven)).toBe('not checked');
+});
+
+test.each([
+  ['rear', 0.05, /pinion turns 2\.9° up/, /./],
+  ['front', 0.05, /pinion turns 2\.9° down/, /Caster grows by 2\.9°/],
+  ['front', -0.05, /pinion turns 2\.9° up/, /Caster shrinks by 2\.9°/],
+] as const)('a %s axle whose nose turns by %f rad', (position, noseUp, pinion, caster) => {
+  const rows = mustFit(work(SHACKLE), facts({ noseUp }), known('ok', { position, driven: true, steered: true }));
+  expect(row(rows, 'driveline')!.text).toMatch(pinion);
+  expect(row(rows, 'steering')!.text).toMatch(caster);
 });
 
 test('a block asks for its locators, a leaf does not', () => {

@@ -32,6 +32,8 @@ export interface Known {
   survey: readonly SurveyAnswer[];
   /** Sides whose spring cannot be solved, and why: a broken main leaf locates nothing. */
   refused: readonly { side: string; reason: string }[];
+  /** A front axle's pinion points rearward: what lifts the axle's nose turns it down. */
+  position: 'front' | 'rear';
   steered: boolean;
   driven: boolean;
   /** Mass on this axle with the heaviest load, kg; null when it was not weighed. */
@@ -106,8 +108,10 @@ function movedRows(work: Work, lift: number, noseUp: number | undefined, known: 
     state: fits ? 'fits' : 'not checked',
     text: fits ? quiet : moved,
   });
-  const pinion =
-    noseUp === undefined ? 'The pinion turns' : `The pinion turns${degrees} ${noseUp >= 0 ? 'up' : 'down'}`;
+  const up = noseUp !== undefined && noseUp > 0 === (known.position === 'rear');
+  const pinion = noseUp === undefined ? 'The pinion turns' : `The pinion turns${degrees} ${up ? 'up' : 'down'}`;
+  // The axle's nose up leans the top of its steering axis rearward.
+  const caster = noseUp === undefined ? 'Caster changes' : `Caster ${noseUp > 0 ? 'grows' : 'shrinks'} by${degrees}`;
   const wedge = noseUp === undefined || work.arrangement === null ? '' : wedgeText(noseUp, work.arrangement);
   return [
     row('stopGap', still, 'The gap stays.', `The gap to the bump stop ${lift > 0 ? 'grows' : 'shrinks'} by ${by}.`),
@@ -127,7 +131,7 @@ function movedRows(work: Work, lift: number, noseUp: number | undefined, known: 
       'steering',
       !known.steered || straight,
       known.steered ? 'Caster and drag link stay.' : 'The axle does not steer.',
-      `Caster changes${degrees ? ` by${degrees}` : ''} and the drag link moves: alignment by a qualified shop.`,
+      `${caster} and the drag link moves: alignment by a qualified shop.`,
     ),
   ];
 }

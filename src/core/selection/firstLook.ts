@@ -1,8 +1,8 @@
 import { CoreError } from '../errors';
 import { builtStack } from '../suspension/longitudinalLeaf/built';
-import { type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
+import { type DrawnChange, type DrawnInput, type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
 import { LONGITUDINAL_LEAF } from '../suspension/longitudinalLeaf/kind';
-import { LeafSideModel, type DrawnChange, type DrawnInput } from '../suspension/longitudinalLeaf/sideModel';
+import { LeafSideModel } from '../suspension/longitudinalLeaf/sideModel';
 import { withMeanEyes } from '../suspension/longitudinalLeaf/unseen';
 import { mainLeafAboveHub } from '../mechanics/stack/stack';
 import { type Fineness } from '../mechanics/leafpack/solve';
@@ -30,16 +30,24 @@ export class FirstLook {
 
   /**
    * @param input as this side's readings taught it @param state index of the load state
-   * @throws CoreError when the axle as it stands cannot be solved
+   * @throws CoreError when the axle as it stands cannot be solved, whatever nobody saw may be
    */
   constructor(input: LeafAxleInput, side: Side, state: number, fineness: Fineness) {
     const drawn = LONGITUDINAL_LEAF.draw({ ...input, changes: [] }, central);
     this.extra = extraLoads(drawn, drawn.states.length)[state]!;
-    this.branches = branchesOf(LONGITUDINAL_LEAF, { ...input, changes: [] }, side).map(({ chance, settle }) => {
-      const settled = settle(drawn);
-      const model = new LeafSideModel(settled, side, fineness);
-      return { chance, drawn: settled, model, base: model.rise([], this.extra) };
+    let refused: CoreError | undefined;
+    this.branches = branchesOf(LONGITUDINAL_LEAF, { ...input, changes: [] }, side).flatMap(({ chance, settle }) => {
+      try {
+        const settled = settle(drawn);
+        const model = new LeafSideModel(settled, side, fineness);
+        return [{ chance, drawn: settled, model, base: model.rise([], this.extra) }];
+      } catch (error) {
+        if (!(error instanceof CoreError)) throw error;
+        refused ??= error;
+        return [];
+      }
     });
+    if (this.branches.length === 0) throw refused!;
   }
 
   /** Says which changes will be asked for, so that shackle lengths are known before the first is solved. */
@@ -85,18 +93,21 @@ export class FirstLook {
     };
   }
 
+  /** Mean over the branches that can stand, as a plan is foretold. */
   private lift(made: readonly DrawnChange[]): number | CoreError {
-    let sum = 0;
+    let [sum, chances] = [0, 0];
+    let refused: CoreError | undefined;
     for (const { chance, model, base } of this.branches)
       try {
         sum += chance * (model.rise(made, this.extra) - base);
+        chances += chance;
       } catch (error) {
         if (!(error instanceof CoreError)) throw error;
-        return error;
+        refused ??= error;
       } finally {
         model.recycle();
       }
-    return sum;
+    return chances > 0 ? sum / chances : refused!;
   }
 }
 

@@ -1,5 +1,5 @@
 import { CoreError } from '../errors';
-import { draw } from '../estimate/tree';
+import { drawLeafAxle } from '../suspension/longitudinalLeaf/turned';
 import { branchesOf } from '../prediction/branches';
 import { central } from '../prediction/lines';
 import { LONGITUDINAL_LEAF } from '../suspension/longitudinalLeaf/kind';
@@ -132,7 +132,7 @@ function usualCurvature(input: LeafAxleInput): number {
   const found = SIDES.flatMap((side) => {
     if (!input.sides[side].spring) return [];
     const bare = { ...input, changes: [] };
-    const likeliest = branchesOf(LONGITUDINAL_LEAF, bare, side)[0]!.settle(draw(bare, central));
+    const likeliest = branchesOf(LONGITUDINAL_LEAF, bare, side)[0]!.settle(drawLeafAxle(bare, central));
     try {
       return [LONGITUDINAL_LEAF.model(likeliest, side, 'sample').mainCurvature!];
     } catch (error) {

@@ -1,9 +1,9 @@
 import { CoreError } from '../errors';
 import { draw } from '../estimate/tree';
-import { type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
+import { type DrawnChange, type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
 import { atLips } from '../vehicle/roll';
 import { SIDES } from '../vehicle/side';
-import { type DrawnChange } from '../suspension/longitudinalLeaf/sideModel';
+import { drawLeafAxle } from '../suspension/longitudinalLeaf/turned';
 import { clampGrowth } from '../suspension/longitudinalLeaf/built';
 import { central } from '../prediction/lines';
 import { NARROWEST_BAND } from '../prediction/central';
@@ -84,7 +84,7 @@ export const changesOf = (input: LeafAxleInput, candidate: Candidate): LeafAxleI
 ];
 
 const drawnChanges = (input: LeafAxleInput, candidate: Candidate): readonly DrawnChange[] =>
-  draw({ ...input, changes: changesOf(input, candidate) }, central).changes;
+  drawLeafAxle({ ...input, changes: changesOf(input, candidate) }, central).changes;
 
 /** Whether limits let a ranked candidate through; they never change its place. */
 export function withinLimits(found: Ranked, limits: Limits, ladenId: string): boolean {

@@ -4,7 +4,9 @@ import fc from 'fast-check';
 import { flatbedSheet } from '../../../tests/reference/sheets';
 import { assemble } from '../suspension/longitudinalLeaf/assemble';
 import { PART_KIND_IDS, type PartLeaf } from '../parts/kinds';
-import { candidatesFor, packCambers } from './generate';
+import { predictAxle } from '../suspension/registry';
+import { type LeafPrediction } from '../suspension/longitudinalLeaf/kind';
+import { candidatesFor, packCambers, type Candidate } from './generate';
 import { NO_LIMITS, refusal, type StockPart, type Suiting } from './parts';
 
 const axle: Suiting = { width: 70, front: 670, rear: 710, steered: false, arrangement: 'over' };
@@ -155,4 +157,30 @@ test('leaves to be made lie on a grid about the pack’s own free curve that rea
   const wish = (change: number) =>
     finish(search(input, made, { stateId: 'today', change }, NO_LIMITS, 1)).found[0]!.miss;
   for (const change of [14, 22, 30, 38, 46]) expect([change, wish(change) < 2]).toEqual([change, true]);
+});
+
+test('a way that cannot stand on one of the things that nobody saw is led and counted by those on which it can, as a plan of it is', () => {
+  const sheet = flatbedSheet([]);
+  const { input: read } = assemble({ ...sheet, pack: { ...sheet.pack, seatShape: 'unknown' } });
+  const input = {
+    ...read,
+    shackle: { ...read.shackle!, angle: { value: 2.4, half90: 0.02, origin: 'measured' as const } },
+  };
+  const changes = assemble(
+    flatbedSheet([
+      { kind: 'addLeaf', front: 560, rear: 590, thickness: 9, camber: 160, source: 'measured' },
+      { kind: 'shackle', length: 130 },
+    ]),
+  ).input.changes;
+  const way: Candidate = {
+    ...{ id: 'w', name: 'a leaf and a shackle', ways: ['leafMade'], changes, sources: [null, null] },
+    ...{ parts: [], made: ['a leaf'], rating: null },
+  };
+  const { found, impossible } = finish(search(input, [way], { stateId: 'today', change: 60 }, NO_LIMITS, 1));
+  expect(impossible).toBe(0);
+  const planned = finish(predictAxle({ ...input, changes }, false)) as LeafPrediction;
+  const foretold = planned.sides.left!.states[0]!;
+  const left = found[0]!.states[0]!;
+  expect(left.change).toBeCloseTo(foretold.change, 1);
+  expect(left.rate).toBeCloseTo(foretold.built!.rate, 4);
 });

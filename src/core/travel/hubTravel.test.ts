@@ -1,6 +1,7 @@
 import { flatbedSheet, ADDED_LEAF } from '../../../tests/reference/sheets';
 import { draw } from '../estimate/tree';
-import { LeafSideModel, type DrawnInput } from '../suspension/longitudinalLeaf/sideModel';
+import { type DrawnInput } from '../suspension/longitudinalLeaf/input';
+import { LeafSideModel } from '../suspension/longitudinalLeaf/sideModel';
 import { sideRate } from '../suspension/longitudinalLeaf/sideState';
 import { central } from '../prediction/lines';
 import { assemble } from '../suspension/longitudinalLeaf/assemble';

@@ -1,5 +1,5 @@
 'use client';
-import { type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
+import { hungEye, type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
 import { type PointId } from '@/core/measure/points';
 import { useLengthText } from '../measured/Figure';
 import { useView } from '../theme/Providers';
@@ -39,9 +39,14 @@ function extentOf(drawings: Elevation[], lip: number | null): Extent {
     d.seat.y - d.stack.below - 30,
     ...d.leaves.flatMap((l) => l.points.map((p) => p.y)),
   ]);
-  const right = Math.max(...drawings.flatMap((d) => [d.rearEye.x, d.pivot?.x ?? d.rearEye.x + 40]));
+  const across = drawings.flatMap((d) => [d.frontEye.x, d.rearEye.x, d.pivot?.x ?? d.rearEye.x + 40]);
   const top = Math.max(...ys, lip === null ? -Infinity : lip);
-  return { left: -40, right: right + 30, top: top + 10, bottom: Math.min(...ys) };
+  return {
+    left: Math.min(-10, ...across) - 30,
+    right: Math.max(...across) + 30,
+    top: top + 10,
+    bottom: Math.min(...ys),
+  };
 }
 
 const degrees = (rad: number): string => ((rad * 180) / Math.PI).toFixed(0);
@@ -60,12 +65,15 @@ export function ElevationDrawing(props: Props) {
     `Side elevation, ${side}, ${stateName}.`,
     before === null ? '' : `Hub to lip ${built ? 'before ' : ''}${lengthText(before)}.`,
     built && after !== null ? `After ${lengthText(after)}.` : '',
-    shown.shackleAngle === null ? 'Rear end under a pad.' : `Shackle ${degrees(shown.shackleAngle)} degrees.`,
+    shown.shackleAngle === null
+      ? 'Rear end under a pad.'
+      : `Shackle${shown.turned ? ' at the front' : ''} ${degrees(shown.shackleAngle)} degrees.`,
   ].join(' ');
   const left = 16;
   // Beside the pivot, or clear of the plates that reach down to it.
-  const hung = shown.pivot ?? shown.rearEye;
-  const angleAt = hung.y < shown.rearEye.y ? 22 : 8;
+  const eye = hungEye(shown);
+  const hung = shown.pivot ?? eye;
+  const angleAt = hung.y < eye.y ? 22 : 8;
   return (
     <figure className="figure-sheet" ref={box}>
       <svg
@@ -79,7 +87,7 @@ export function ElevationDrawing(props: Props) {
       >
         <FrameMarks
           s={s}
-          y={Math.max((old.pivot ?? old.rearEye).y, hung.y, shown.rearEye.y, 0) + 28 / s.perMm}
+          y={Math.max((old.pivot ?? old.rearEye).y, hung.y, eye.y, 0) + 28 / s.perMm}
           left={left}
           drawing={shown}
         />
@@ -126,6 +134,9 @@ export function ElevationDrawing(props: Props) {
 /** Rail and hangers: only indicated, nobody measured them. */
 function FrameMarks({ s, y, left, drawing }: { s: Scale; y: number; left: number; drawing: Elevation }) {
   const { pivot, rearEye } = drawing;
+  const eye = hungEye(drawing);
+  // The plates of a pivot below its eye stand clear of the spring, outside.
+  const outside = drawing.turned ? -34 : 34;
   const right = s.width - 20;
   return (
     <g>
@@ -152,10 +163,10 @@ function FrameMarks({ s, y, left, drawing }: { s: Scale; y: number; left: number
           stroke="var(--ink)"
           strokeWidth="1.5"
         />
-      ) : pivot.y < rearEye.y ? (
+      ) : pivot.y < eye.y ? (
         // The pivot below the eye hangs on plates that reach down past it.
         <path
-          d={`M${s.x(pivot.x + 34)} ${s.y(y)}L${s.x(pivot.x + 34)} ${s.y(pivot.y)}L${s.x(pivot.x)} ${s.y(pivot.y)}`}
+          d={`M${s.x(pivot.x + outside)} ${s.y(y)}L${s.x(pivot.x + outside)} ${s.y(pivot.y)}L${s.x(pivot.x)} ${s.y(pivot.y)}`}
           fill="none"
           stroke="var(--ink)"
           strokeWidth="1.5"
@@ -234,7 +245,7 @@ function FocusMarks({ s, drawing, focus }: { s: Scale; drawing: Elevation; focus
       ink="focus"
     />
   );
-  const share = seat.x / rearEye.x;
+  const share = (seat.x - frontEye.x) / (rearEye.x - frontEye.x);
   const eyeLine = frontEye.y + (rearEye.y - frontEye.y) * share;
   const radius = stack.tubeDiameter / 2;
   const tip = (end: 'front' | 'rear') => {
@@ -282,8 +293,8 @@ function FocusMarks({ s, drawing, focus }: { s: Scale; drawing: Elevation; focus
     case 'shackleAngle':
       return pivot === null ? null : (
         <line
-          x1={s.x(rearEye.x)}
-          y1={s.y(rearEye.y)}
+          x1={s.x(hungEye(drawing).x)}
+          y1={s.y(hungEye(drawing).y)}
           x2={s.x(pivot.x)}
           y2={s.y(pivot.y)}
           stroke="var(--amber)"

@@ -1,4 +1,4 @@
-import { padFace, type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
+import { hungEye, padFace, type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
 import { LeafStroke, leafThick } from './LeafStroke';
 import { pathOf, type Scale } from './scale';
 
@@ -21,7 +21,8 @@ interface Props {
 /** Pack, eyes, shackle, axle stack and tube of one state, at true scale. */
 export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
   const { stroke, dash, width } = LOOK[look];
-  const { rearEye, pivot } = drawing;
+  const { rearEye, frontEye, pivot } = drawing;
+  const hung = hungEye(drawing);
   const thin = look === 'old' || look === 'assumed';
   const line = { fill: 'none', stroke, strokeWidth: width, strokeDasharray: dash };
   const solid = thin ? 'none' : 'var(--sheet)';
@@ -31,8 +32,8 @@ export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
       <AxleMarks drawing={drawing} s={s} line={line} fill={solid} name={name} />
       {pivot ? (
         <line
-          x1={s.x(rearEye.x)}
-          y1={s.y(rearEye.y)}
+          x1={s.x(hung.x)}
+          y1={s.y(hung.y)}
           x2={s.x(pivot.x)}
           y2={s.y(pivot.y)}
           {...line}
@@ -53,8 +54,8 @@ export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
         if (thin) return <path key={i} d={path} {...line} />;
         const thick = leafThick(leaf.thickness, s.perMm);
         const added = i === addedLeaf;
-        // Named at its rear tip; where the shackle is pulled from below that is in its way, and the front one serves.
-        const pulled = pivot !== null && pivot.y < rearEye.y;
+        // Named at its rear tip; where a shackle is pulled from below that is in its way, and the front one serves.
+        const pulled = pivot !== null && pivot.y < hung.y && !drawing.turned;
         const tip = pulled ? leaf.points[0]! : leaf.points.at(-1)!;
         return (
           <g key={i}>
@@ -75,7 +76,7 @@ export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
       {thin || s.perMm < 0.36
         ? null
         : drawing.contacts.map((c, i) => <circle key={i} {...s.at(c)} r="2.2" fill="var(--amber)" />)}
-      <circle {...s.at(drawing.frontEye)} r={Math.max(7, 19 * s.perMm)} {...line} fill={solid} {...name('front-eye')} />
+      <circle {...s.at(frontEye)} r={Math.max(7, 19 * s.perMm)} {...line} fill={solid} {...name('front-eye')} />
       {pivot ? (
         <>
           <circle {...s.at(rearEye)} r={Math.max(7, 19 * s.perMm)} {...line} fill={solid} {...name('rear-eye')} />

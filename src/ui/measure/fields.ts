@@ -67,7 +67,13 @@ export const pointName = (view: JobView, point: PointId): string =>
 /** How a point is read on this vehicle. */
 export const howTo = (view: JobView, point: PointId): string =>
   (view.pack.rearEnd === 'pad' && READ_AT_PAD[point]) ||
+  (view.pack.shackleAt === 'front' && READ_TURNED[point]) ||
   (callsOf(view.axle.suspension, point)?.howTo ?? pointOf(point).howTo);
+
+/** And where the shackle is at the front. */
+const READ_TURNED: Partial<Record<PointId, string>> = {
+  shackleAngle: 'Between the line through the eyes, towards the rear, and the shackle; 90° is square.',
+};
 
 const packsOf = (view: JobView) => [view.pack, ...(view.own ? [view.own.pack] : [])];
 

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { SPRING_STEEL_LIMITS } from '@/core/material/steel';
-import { padFace } from '@/core/suspension/longitudinalLeaf/elevation';
+import { hungEye, padFace } from '@/core/suspension/longitudinalLeaf/elevation';
 import { type SpringFigure } from '@/workers/springFigure';
 import { LeafStroke, leafThick } from '../drawing/LeafStroke';
 import { fit, pathOf, type Extent, type Scale } from '../drawing/scale';
@@ -104,8 +104,8 @@ function Leaves({ view, s, dashed, addedLeaf, planned = false }: LeavesProps) {
       {view.pivot ? (
         <>
           <line
-            x1={s.x(view.rearEye.x)}
-            y1={s.y(view.rearEye.y)}
+            x1={s.x(hungEye(view).x)}
+            y1={s.y(hungEye(view).y)}
             x2={s.x(view.pivot.x)}
             y2={s.y(view.pivot.y)}
             {...line}

@@ -173,6 +173,7 @@ function rearEndOf(
       length: or({ point: 'shackleLength' }, ASSUMED.shackleLength),
       angle: or({ point: 'shackleAngle' }, ASSUMED.shackleAngle),
       ...(rearEnd && { eye: rearEnd }),
+      ...(sheet.pack.shackleAt === 'front' && { at: 'front' as const }),
     },
   };
 }

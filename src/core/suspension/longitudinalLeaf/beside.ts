@@ -4,7 +4,8 @@ import { type PackSolver } from '../../mechanics/leafpack/solve';
 import { type ChangeLine } from '../kind';
 import { changesPack, changesThickness, moveOf, thicknessRise } from './built';
 import { LINE } from './lines';
-import { type DrawnInput, type LeafSideModel } from './sideModel';
+import { type DrawnInput } from './input';
+import { type LeafSideModel } from './sideModel';
 
 /** What a prediction of a leaf spring says beside the model. */
 export interface LeafBeside {

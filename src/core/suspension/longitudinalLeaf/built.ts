@@ -12,11 +12,8 @@ import {
 import { curvatureOfArch } from '../../mechanics/leafpack/eyes';
 import { SPRING_STEEL_E } from '../../material/steel';
 import { mainLeafAboveHub, wedgeNoseUp, type Stack } from '../../mechanics/stack/stack';
-import { type LeafAxleInput, type Change } from './input';
+import { type Change, type DrawnChange, type DrawnInput } from './input';
 import { type Drawn } from '../../estimate/tree';
-
-type DrawnInput = Drawn<LeafAxleInput>;
-type DrawnChange = Drawn<Change>;
 
 /** Changes that make another pack of leaves; the others only move it. */
 const PACK_CHANGES: ReadonlySet<Change['kind']> = new Set(['addLeaf', 'removeLeaf', 'pack', 'rearch', 'eyes']);

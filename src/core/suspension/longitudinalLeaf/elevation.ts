@@ -8,9 +8,11 @@ export interface Point {
   y: number;
 }
 
-/** A side of the axle as a drawing in frame axes: x rearward from the front eye, y up, mm. */
+/** A side of the axle as a drawing in frame axes: x rearward from the fixed eye, y up, mm. */
 export interface Elevation {
   leaves: { thickness: number; points: Point[] }[];
+  /** The shackle is at the front: the front eye hangs on it and the rear one is fixed. */
+  turned?: true;
   frontEye: Point;
   rearEye: Point;
   /** Of the shackle; null where the rear end slides under a pad of this slope, rad. */
@@ -22,7 +24,7 @@ export interface Elevation {
   hub: Point;
   /** null on a pad. */
   shackleAngle: number | null;
-  contacts: Point[];
+  contacts: PackDrawing['contacts'];
   /** What stands between hub and spring. */
   stack: Stack;
   /** U-bolt spacing along the spring, mm. */
@@ -76,11 +78,35 @@ export const padFace = ({ x, y }: Point, slope: number): [Point, Point] => [
   { x: x + 40, y: y + 40 * Math.tan(slope) },
 ];
 
+/** The eye that hangs on the shackle. */
+export const hungEye = ({ turned, frontEye, rearEye }: Pick<Elevation, 'turned' | 'frontEye' | 'rearEye'>): Point =>
+  turned ? frontEye : rearEye;
+
+type Turnable = Pick<Elevation, 'frontEye' | 'rearEye' | 'pivot' | 'seat' | 'seatTilt' | 'turned'> & PackDrawing;
+
+/** What was solved from the fixed eye at the rear towards the shackle in front, as it lies in the vehicle. */
+export function inVehicle<T extends Turnable & { hub?: Point }>(drawn: T): T {
+  const turned = <P extends Point>(p: P): P => ({ ...p, x: -p.x });
+  return {
+    ...drawn,
+    turned: true,
+    leaves: drawn.leaves.map((leaf) => ({ ...leaf, points: leaf.points.toReversed().map(turned) })),
+    contacts: drawn.contacts.map(turned),
+    frontEye: turned(drawn.rearEye),
+    rearEye: turned(drawn.frontEye),
+    pivot: drawn.pivot && turned(drawn.pivot),
+    seat: turned(drawn.seat),
+    seatTilt: -drawn.seatTilt,
+    ...(drawn.hub && { hub: turned(drawn.hub) }),
+  };
+}
+
 /** Draws a solved side; undefined when only the stack is known. */
 export function elevationOf(side: SideState): Elevation | undefined {
   if (!side.spring) return undefined;
-  const { solver, linkage, state } = side.spring;
-  return {
+  const { solver, linkage, state, turned } = side.spring;
+  const { wedge } = side.stack;
+  const solved = {
     ...drawPack(solver, state.shape, state.seat, state.seatTilt),
     frontEye: { x: 0, y: 0 },
     rearEye: state.rearEye,
@@ -89,7 +115,9 @@ export function elevationOf(side: SideState): Elevation | undefined {
     seatTilt: state.seatTilt,
     hub: { x: state.seat.x, y: state.seat.y - side.aboveHub },
     shackleAngle: state.shackleAngle,
-    stack: side.stack,
+    // A wedge was turned with the spring it lies under.
+    stack: turned && wedge ? { ...side.stack, wedge: { ...wedge, noseUp: -wedge.noseUp } } : side.stack,
     seatLength: side.spring.seatLength,
   };
+  return turned ? inVehicle(solved) : solved;
 }

@@ -4,6 +4,7 @@ import { type Side } from '../../vehicle/side';
 import { type Arrangement } from '../../mechanics/stack/stack';
 import { type EyeForm } from '../../mechanics/leafpack/eyes';
 import { type Estimate } from '../../estimate/estimate';
+import { type Drawn } from '../../estimate/tree';
 
 /** A leaf that nests in the pack, or one below it that is nearly flat and comes in under load. */
 export const LEAF_ROLES = ['graded', 'overload'] as const;
@@ -49,7 +50,7 @@ export interface PackInput {
   eyeOffset: Estimate;
   eyeOffsetRear?: Estimate;
   /** Whose form nobody saw: the offsets are those of upturned eyes, and other forms are carried into the band. */
-  eyesUnseen?: 'both' | 'front';
+  eyesUnseen?: 'both' | 'front' | 'rear';
   /** Daylight over the tips of the overload leaf in the state of the day, mm; its own curve follows from it. */
   overloadGap?: Estimate;
   /** Between any two leaves, and at their tips besides, mm; absent for steel on steel. */
@@ -128,8 +129,11 @@ export interface LeafAxleInput {
   pack: PackInput | null;
   /** The pack of a side that is unlike the other's; `pack` is then the other side's. */
   own?: { side: Side; pack: PackInput | null };
-  /** `eye` against its pivot: hanging below it when not said. Absent where the rear end slides under a pad. */
-  shackle?: { length: Estimate; angle: Estimate; eye?: ShackleEye };
+  /**
+   * `eye` against its pivot: hanging below it when not said. `at` the end of the spring that hangs on it: the rear one when not said.
+   * Absent where the rear end slides under a pad.
+   */
+  shackle?: { length: Estimate; angle: Estimate; eye?: ShackleEye; at?: 'front' };
   /** The rear end slides under a pad of the frame of this slope, rad, rising rearwards; there is no shackle then. (Inputs of core 0.4.0 carried one besides, of no effect.) */
   pad?: {
     slope: Estimate;
@@ -150,6 +154,10 @@ export interface LeafAxleInput {
   /** 90 % half-width of the height reading that will prove it, mm. */
   afterReading: number;
 }
+
+/** The same with a number for every estimate. */
+export type DrawnInput = Drawn<LeafAxleInput>;
+export type DrawnChange = Drawn<Change>;
 
 /** The input as one side has it: its own pack where it is unlike the other side's. */
 export function inputOfSide(input: LeafAxleInput, side: Side): LeafAxleInput {

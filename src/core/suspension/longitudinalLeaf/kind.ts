@@ -2,7 +2,6 @@ import { COARSE } from '../../mechanics/leafpack/half';
 import { EXACT, type Fineness } from '../../mechanics/leafpack/solve';
 import { centreBoltLength } from '../../fastener/centreBolt';
 import { uboltAfter, type UboltVerdict } from '../../fastener/ubolt';
-import { draw } from '../../estimate/tree';
 import { type Prediction, type SidePrediction, type StatePrediction } from '../../prediction/central';
 import { type Care, type SuspensionKind } from '../kind';
 import { assemble } from './assemble';
@@ -10,13 +9,14 @@ import { besideModel, type LeafBeside } from './beside';
 import { builtDepth, clampGrowth } from './built';
 import { type LeafFigures } from './figures';
 import { leafNoseUp, leafStanding, leafWork, type LeafCheck, type LeafStanding } from './checks';
-import { type LeafAxleInput } from './input';
+import { type DrawnChange, type DrawnInput, type LeafAxleInput } from './input';
 import { leafLines, type LeafLine } from './lines';
 import { LEAF_GROUPS, LEAF_POINTS } from './points';
 import { settlingOf } from './settling';
 import { type Sheet } from './sheet';
-import { LeafSideModel, type DrawnChange, type DrawnInput } from './sideModel';
+import { LeafSideModel } from './sideModel';
 import { taught, type SpringFit } from './springFit';
+import { drawLeafAxle } from './turned';
 import { unseenOf } from './unseen';
 import { inputLabel } from './words';
 
@@ -91,7 +91,7 @@ export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
     rearEnd === 'pad' ? { rules: ['shackle'], joints: ['shackleFrame', 'shackleEye'] } : { rules: [], joints: [] },
   label: inputLabel,
   assemble,
-  draw,
+  draw: drawLeafAxle,
   changes: ({ changes }) => changes,
   taught,
   bySizeAlone: ({ kind }) => kind === 'block' || kind === 'wedge',

@@ -1,6 +1,7 @@
+import { CoreError } from '../../errors';
 import { type ChangeLine, type Rising } from '../kind';
 import { moveOf, thicknessRise } from './built';
-import { type DrawnChange, type DrawnInput } from './sideModel';
+import { type DrawnChange, type DrawnInput } from './input';
 
 /** What a change is called in the ledger of a leaf spring. */
 export const LEAF_LINES = [
@@ -33,22 +34,32 @@ export const LINE: Record<DrawnChange['kind'], { kind: LeafLine; label: string; 
 
 /**
  * Every change alone on the measured base, mm; with a move over the axle, on the moved spring. Leaf thickness in the stack is a line
- * of its own; a block that goes with a move stands in the move's line.
+ * of its own; a block that goes with a move stands in the move's line. What cannot stand alone but does with the rest of the plan is
+ * counted as the last of it.
  */
 export function leafLines(drawn: DrawnInput, model: Rising<DrawnChange>): ChangeLine<LeafLine>[] {
   const base = model.rise([], 0);
   const move = moveOf(drawn.changes);
   const moved = move.length > 0 ? model.rise(move, 0) : base;
-  const alone = (change: DrawnChange): number =>
-    move.includes(change) ? moved - base : model.rise([...move, change], 0) - moved;
+  const alone = (change: DrawnChange): { value: number; last: boolean } => {
+    if (move.includes(change)) return { value: moved - base, last: false };
+    try {
+      return { value: model.rise([...move, change], 0) - moved, last: false };
+    } catch (error) {
+      if (!(error instanceof CoreError) || drawn.changes.length === 1) throw error;
+      const rest = drawn.changes.filter((c) => c !== change);
+      return { value: model.rise(drawn.changes, 0) - model.rise(rest, 0), last: true };
+    }
+  };
   return drawn.changes.flatMap((change): ChangeLine<LeafLine>[] => {
     if (move.length > 0 && change.kind === 'block') return [];
     const line = LINE[change.kind];
     const thickness = thicknessRise(drawn, change, move);
-    const withBlock = change.kind === 'overAxle' && move.length > 1 ? ', with its block' : '';
+    const { value, last } = alone(change);
+    const how = last ? ', after the others' : change.kind === 'overAxle' && move.length > 1 ? ', with its block' : '';
     return [
       ...(line.thickness ? [{ kind: 'leafThickness' as const, label: line.thickness, value: thickness }] : []),
-      { kind: line.kind, label: line.label + withBlock, value: alone(change) - thickness },
+      { kind: line.kind, label: line.label + how, value: value - thickness },
     ];
   });
 }

@@ -63,6 +63,8 @@ export interface Sheet {
     lowestLeaf?: LeafRole | null;
     /** What holds the rear end, of both springs; null when nobody looked. */
     rearEnd?: RearEnd | null;
+    /** The end that hangs on the shackle, of both springs; the rear one when nobody looked. */
+    shackleAt?: 'front' | 'rear' | null;
     rusty: boolean;
   };
   /** Main leaf first. */
@@ -95,7 +97,8 @@ export function sheetOfSide(sheet: Sheet, side: Side): Sheet {
     if (!leafPointOf(r.point).ofSpring) return [r];
     return ofOwn(r, side) ? [{ ...r, side: null }] : [];
   });
-  return { ...rest, pack: { ...own.pack, rearEnd: sheet.pack.rearEnd ?? null }, leafIds: own.leafIds, readings };
+  const { rearEnd = null, shackleAt = null } = sheet.pack;
+  return { ...rest, pack: { ...own.pack, rearEnd, shackleAt }, leafIds: own.leafIds, readings };
 }
 
 const ofOwn = (r: LeafReading, side: Side): boolean => leafPointOf(r.point).ofSpring && r.side === side;

@@ -14,16 +14,13 @@ import {
 } from '../../mechanics/linkage/installed';
 import { SPRING_STEEL_E } from '../../material/steel';
 import { mainLeafAboveHub } from '../../mechanics/stack/stack';
-import { type LeafAxleInput, type Change } from './input';
-import { type Drawn } from '../../estimate/tree';
+import { type DrawnChange, type DrawnInput } from './input';
 import { type Side } from '../../vehicle/side';
 import { type SideModel } from '../kind';
 import { builtPack, builtStack, changesPack, mends } from './built';
+import { isTurned } from './turned';
 import { figuresOf, type LeafFigures } from './figures';
 import { type SideState } from './sideState';
-
-export type DrawnInput = Drawn<LeafAxleInput>;
-export type DrawnChange = Drawn<Change>;
 
 /** Leaves formed flat lie flat in their clamp. */
 const seatShapeOf = (input: DrawnInput): 'flat' | 'concentric' =>
@@ -148,7 +145,12 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
     build.solved.set(key, state);
     const { solver } = build;
     const seatLength = this.input.pack?.seatLength ?? 0;
-    return { rise: aboveHub - state.seat.y, aboveHub, stack, spring: { solver, linkage, state, load, seatLength } };
+    return {
+      rise: aboveHub - state.seat.y,
+      aboveHub,
+      stack,
+      spring: { solver, linkage, state, load, seatLength, turned: isTurned(this.input) },
+    };
   }
 
   rise(changes: readonly DrawnChange[], extraLoad: number): number {

@@ -21,6 +21,8 @@ export interface SideState {
     load: number;
     /** U-bolt spacing, mm. */
     seatLength: number;
+    /** The spring hangs on its shackle at the front: what is solved is turned end for end. */
+    turned: boolean;
   };
 }
 

@@ -4,7 +4,7 @@ import { fitSpring, type Agreement, type Fit, type FitProblem, type FitReading }
 import { leafInertia, SPRING_STEEL_E } from '../../material/steel';
 import { packAsRead } from './asRead';
 import { holdOf } from './sideModel';
-import { draw } from '../../estimate/tree';
+import { drawLeafAxle } from './turned';
 import { inputOfSide, type LeafAxleInput } from './input';
 import { type Side } from '../../vehicle/side';
 import { type Estimate } from '../../estimate/estimate';
@@ -101,18 +101,16 @@ export function springFit(input: LeafAxleInput, side: Side): SpringFit | null {
         load: k,
       });
   }
+  const drawn = drawLeafAxle(input, (e) => e.value);
   const problem: FitProblem = {
     pack: {
-      ...packAsRead(
-        draw(pack, (e) => e.value),
-        spring,
-      ),
+      ...packAsRead(drawn.pack!, drawn.sides[side].spring!),
       clamp: { kind: 'bolt' },
       youngs: SPRING_STEEL_E,
       friction: 0,
     },
     seat: { length: pack.seatLength.value, shape: pack.seatShape === 'concentric' ? 'concentric' : 'flat' },
-    hold: holdOf(draw(input, (e) => e.value)),
+    hold: holdOf(drawn),
     inactive: pack.inactive,
     friction: pack.friction,
     rateHalf90: rateHalf90(input),

@@ -8,19 +8,19 @@ import {
   type PackShape,
   type PackSolver,
 } from '../../mechanics/leafpack/solve';
-import { draw } from '../../estimate/tree';
-import { type LeafAxleInput } from './input';
+import { type DrawnChange, type DrawnInput, type LeafAxleInput } from './input';
 import { type Side } from '../../vehicle/side';
-import { LeafSideModel, type DrawnChange, type DrawnInput } from './sideModel';
+import { LeafSideModel } from './sideModel';
 import { sideRate } from './sideState';
-import { drawPack, rearOf, type PackDrawing, type Point } from './elevation';
+import { drawPack, inVehicle, rearOf, type PackDrawing, type Point } from './elevation';
 import { central } from '../../prediction/lines';
 import { taught } from './springFit';
+import { drawLeafAxle, isTurned } from './turned';
 
 /** In the vehicle under its U-bolts, or on the bench held by the centre bolt on free rollers. */
 export type Where = 'installed' | 'bench';
 
-/** One spring under one load, for drawing and reading off. Axes: front eye at (0, 0), x rearward, y up, mm. */
+/** One spring under one load, for drawing and reading off. Axes: fixed eye at (0, 0), x rearward, y up, mm. */
 export interface SpringView extends PackDrawing {
   load: number;
   arch: number;
@@ -28,6 +28,8 @@ export interface SpringView extends PackDrawing {
   rate: number;
   /** Frame above the hub against the base state, mm; null on the bench. */
   height: number | null;
+  /** The shackle is at the front. */
+  turned?: true;
   frontEye: Point;
   rearEye: Point;
   pivot: Point | null;
@@ -55,7 +57,7 @@ export class SpringUnderLoad {
 
   /** @throws CoreError when the side's spring is not known or its readings contradict one another */
   constructor(input: LeafAxleInput, side: Side) {
-    this.drawn = draw(taught(input, side).input, central);
+    this.drawn = drawLeafAxle(taught(input, side).input, central);
     this.model = new LeafSideModel(this.drawn, side);
     if (!this.model.hasSpring)
       throw new CoreError('bad-input', `sides.${side}.spring`, 'arch and load of this side are not known');
@@ -100,20 +102,32 @@ export class SpringUnderLoad {
     const side = this.model.state(changes, load - this.base);
     const { solver, state, linkage } = side.spring!;
     const { shape, forces, seat, seatTilt, rearEye } = state;
-    return {
+    const view: SpringView = {
       ...viewOf(solver, shape, forces, seat, seatTilt, sideRate(side.spring!), load),
       height: side.rise - this.model.state(this.unchanged, 0).rise,
       rearEye,
       ...rearOf(linkage),
     };
+    return isTurned(this.drawn) ? turnedView(view) : view;
   }
 
   private onBench(changes: readonly DrawnChange[], load: number): SpringView {
     const solver = this.model.onBench(changes)!;
     const shape = solver.onRollers(load, this.start.get(changes));
     this.start.set(changes, shape);
-    return benchView(solver, load, shape);
+    const view = benchView(solver, load, shape);
+    return isTurned(this.drawn) ? turnedView(view) : view;
   }
+}
+
+/** A view of a spring whose shackle is at its front, turned back into the vehicle. */
+function turnedView(view: SpringView): SpringView {
+  const lines = view.stress.map(({ s, stress, ...line }) => ({
+    ...line,
+    s: s.toReversed().map((at) => -at),
+    stress: stress.toReversed(),
+  }));
+  return { ...inVehicle(view), stress: lines, budget: stressBudget(lines) };
 }
 
 function viewOf(

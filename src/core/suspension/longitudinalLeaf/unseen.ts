@@ -1,7 +1,6 @@
 import { type Unseen } from '../kind';
 import { ASSUMED } from './assumed';
-import { type LeafAxleInput, type SeatShape } from './input';
-import { type DrawnChange, type DrawnInput } from './sideModel';
+import { type DrawnChange, type DrawnInput, type LeafAxleInput, type SeatShape } from './input';
 import { type Side } from '../../vehicle/side';
 
 type Pack = NonNullable<DrawnInput['pack']>;
@@ -54,18 +53,18 @@ export function unseenOf(input: LeafAxleInput, side: Side): Unseen<DrawnInput>[]
         settle: (drawn) => withPack(drawn, (p) => ({ ...p, seatShape })),
       })),
     });
-  const { eyesUnseen } = pack;
-  if (eyesUnseen)
+  if (pack.eyesUnseen)
     found.push({
       path: 'pack.eyesUnseen',
       may: FORM_NAMES.map((form) => ({
         chance: CHANCES.eyes[form],
         settle: (drawn) =>
-          withPack(drawn, ({ eyesUnseen: _settled, ...p }) => ({
+          // Which of them it is stands in what was drawn: a spring may have been turned end for end.
+          withPack(drawn, ({ eyesUnseen: which, ...p }) => ({
             ...p,
-            eyeOffset: p.eyeOffset * FORMS[form],
+            eyeOffset: which === 'rear' ? p.eyeOffset : p.eyeOffset * FORMS[form],
             ...(p.eyeOffsetRear !== undefined && {
-              eyeOffsetRear: eyesUnseen === 'both' ? p.eyeOffsetRear * FORMS[form] : p.eyeOffsetRear,
+              eyeOffsetRear: which === 'front' ? p.eyeOffsetRear : p.eyeOffsetRear * FORMS[form],
             }),
           })),
       })),

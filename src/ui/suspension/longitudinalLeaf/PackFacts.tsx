@@ -35,7 +35,7 @@ export function PackFacts({ job, part, own = false }: Props) {
   const save = (change: Partial<PackEdit>) =>
     void run(() => {
       const { version, side, eyeForm, eyeFormRear, seatShape, lowestLeaf, rearEnd, rusty } = pack;
-      const { otherSide, ownSide, uboltBend } = pack;
+      const { otherSide, ownSide, uboltBend, shackleAt } = pack;
       return job.send('/pack', 'PUT', {
         version,
         side,
@@ -44,6 +44,7 @@ export function PackFacts({ job, part, own = false }: Props) {
         seatShape,
         lowestLeaf,
         rearEnd,
+        shackleAt,
         rusty,
         otherSide,
         ownSide,
@@ -147,16 +148,28 @@ export function PackFacts({ job, part, own = false }: Props) {
         {part === 'rearEnd' ? (
           <>
             <Chips
-              label="The spring’s rear end is"
+              label={`The spring’s ${pack.shackleAt === 'front' ? 'front' : 'rear'} end is`}
               shown
               options={[
-                { id: 'below', name: 'below the shackle’s pivot' },
-                { id: 'above', name: 'above it' },
-                { id: 'pad', name: 'free under a pad or roller' },
+                { id: 'below' as const, name: 'below the shackle’s pivot' },
+                { id: 'above' as const, name: 'above it' },
+                ...(pack.shackleAt === 'front' ? [] : [{ id: 'pad' as const, name: 'free under a pad or roller' }]),
               ]}
               value={pack.rearEnd}
               onPick={(rearEnd) => save({ rearEnd })}
             />
+            {pack.rearEnd === 'pad' ? null : (
+              <Chips
+                label="The shackle is at its"
+                shown
+                options={[
+                  { id: 'rear', name: 'rear end' },
+                  { id: 'front', name: 'front end' },
+                ]}
+                value={pack.shackleAt}
+                onPick={(shackleAt) => save({ shackleAt })}
+              />
+            )}
             {pack.rearEnd === 'pad' ? (
               <p className="muted">
                 The place where the main leaf bears on its pad of the frame stands for the rear eye in every reading.

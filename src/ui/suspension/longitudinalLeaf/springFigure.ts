@@ -1,4 +1,4 @@
-import { padFace, type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
+import { hungEye, padFace, type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
 import { type Side } from '@/core/vehicle/side';
 import { type PointId } from '@/core/measure/points';
 import { along, angle, leader, level, openLine, ring, upright, type Figure, type ShapeMark } from '../../figure/marks';
@@ -7,7 +7,8 @@ import { type FieldOf } from '../../figure/vehicleFigures';
 
 /** The spring as solved, from the side: arch, lengths from the pin, eyes and shackle. */
 export function springFigure(values: Values, field: FieldOf, side: Side, drawing: Elevation, whole: boolean): Figure {
-  const { frontEye, rearEye, seat, pivot, leaves, stack } = drawing;
+  const { frontEye, rearEye, seat, pivot, leaves, stack, turned } = drawing;
+  const hung = hungEye(drawing);
   // Where nothing hangs, the pad stands over the end.
   const rear = pivot ?? { x: rearEye.x + 40, y: rearEye.y + 14 };
   const all = leaves.flatMap((l) => l.points);
@@ -17,8 +18,9 @@ export function springFigure(values: Values, field: FieldOf, side: Side, drawing
     name: `spring, ${side}`,
     front: true,
     scaled: true,
-    extent: { left: frontEye.x - 30, right: Math.max(rearEye.x, rear.x) + 30, top, bottom },
-    margin: { left: 24, right: 96, top: 72, bottom: 74 },
+    extent: { left: Math.min(frontEye.x, rear.x) - 30, right: Math.max(rearEye.x, rear.x) + 30, top, bottom },
+    // Room for the shackle's figures on its side.
+    margin: turned ? { left: 96, right: 24, top: 72, bottom: 74 } : { left: 24, right: 96, top: 72, bottom: 74 },
     marks: (s) => {
       const px = (p: { x: number; y: number }) => ({ x: s.x(p.x), y: s.y(p.y) });
       const given = (point: PointId, of: Side | null = null) => ({
@@ -34,7 +36,7 @@ export function springFigure(values: Values, field: FieldOf, side: Side, drawing
       }));
       shapes.push(
         pivot
-          ? { path: openLine([px(rearEye), px(pivot)]), look: 'outline', known: values('shackleLength').known }
+          ? { path: openLine([px(hung), px(pivot)]), look: 'outline', known: values('shackleLength').known }
           : { path: openLine(padFace(rearEye, drawing.pad ?? 0).map(px)), look: 'outline', known: true },
       );
       const bore = Math.max(6, (values('eyeBore').value / 2) * s.perMm);
@@ -67,8 +69,8 @@ export function springFigure(values: Values, field: FieldOf, side: Side, drawing
           ),
           ...(pivot
             ? [
-                along(given('shackleLength'), px(rearEye), px(pivot), rearEye.y < pivot.y ? -22 : 22),
-                angle(given('shackleAngle'), px(rearEye), px(frontEye), px(pivot), 34),
+                along(given('shackleLength'), px(hung), px(pivot), hung.y < pivot.y === !turned ? -22 : 22),
+                angle(given('shackleAngle'), px(hung), px(turned ? rearEye : frontEye), px(pivot), 34),
               ]
             : []),
         ],

@@ -16,6 +16,7 @@ import {
   type Wrench,
   type WrenchState,
 } from '@/core/fastener/joints';
+import { oddUnit, torquePlace, type TorqueTarget } from '@/core/fastener/torqueRead';
 import { parseMeasured } from '@/core/units/parse';
 import { TORQUE_READING_RULE, TORQUE_RULE } from '@/core/units/rules';
 import { Chips } from '../controls/Chips';
@@ -65,6 +66,7 @@ export function TorqueSheet({ job }: { job: JobHandle }) {
   const { view } = job;
   const open = looseJoints(view).length;
   const alike = sameNumberOtherUnit(view.torques);
+  const odd = alike.length === 0 ? oddUnit(view.torques) : null;
   const [taking, setTaking] = useKept<Taking>(`${view.id}|taking`, { state: null, instrument: null });
   return (
     <Sheet
@@ -105,14 +107,28 @@ export function TorqueSheet({ job }: { job: JobHandle }) {
       ))}
       <div className="torques">
         {jointsOf(view.axle.suspension, view.pack).map((joint) => (
-          <TorqueRow key={joint} job={job} joint={joint} taking={taking} />
+          <TorqueRow
+            key={joint}
+            job={job}
+            joint={joint}
+            taking={taking}
+            questioned={odd?.joint === joint ? odd.text : null}
+          />
         ))}
       </div>
     </Sheet>
   );
 }
 
-function TorqueRow({ job, joint, taking }: { job: JobHandle; joint: JointId; taking: Taking }) {
+interface RowProps {
+  job: JobHandle;
+  joint: JointId;
+  taking: Taking;
+  /** Why its unit is in doubt. */
+  questioned: string | null;
+}
+
+function TorqueRow({ job, joint, taking, questioned }: RowProps) {
   const { problem, run } = useSend();
   const { name, note } = JOINTS[joint];
   const stored = job.view.torques.find((t) => t.joint === joint);
@@ -123,16 +139,20 @@ function TorqueRow({ job, joint, taking }: { job: JobHandle; joint: JointId; tak
       return { id: crypto.randomUUID(), joint, typed, value, unit, source, lubrication, stage, ...part };
     });
   const doubt = torqueDoubt({ ...now, joint });
-  const range = now.typed ? parseMeasured(now.typed, TORQUE_RULE) : null;
+  const asked = now.typed ? parseMeasured(now.typed, TORQUE_RULE) : null;
+  const range = asked?.kind === 'ok' ? asked.range : undefined;
+  const target = now.value !== null && now.unit ? { value: now.value, unit: now.unit, ...(range && { range }) } : null;
   return (
     <div className="torque" role="group" aria-label={name}>
       <div>
         <strong>{name}</strong> <span className="muted">{note}</span>
-        {doubt ? (
-          <div>
-            <Marked kind="look">{doubt}</Marked>
-          </div>
-        ) : null}
+        {[doubt, questioned].map((text) =>
+          text ? (
+            <div key={text}>
+              <Marked kind="look">{text}</Marked>
+            </div>
+          ) : null,
+        )}
         {stored ? (
           <div className="small muted">
             {stored.person}, <Clock at={stored.enteredAt} />
@@ -142,7 +162,7 @@ function TorqueRow({ job, joint, taking }: { job: JobHandle; joint: JointId; tak
       </div>
       <div className="torque-fields">
         <MeasuredInput
-          label={range?.kind === 'ok' && range.range ? 'Torque, middle of the range' : 'Torque'}
+          label={range ? 'Torque, middle of the range' : 'Torque'}
           spoken={`${name}, torque`}
           rule={TORQUE_RULE}
           stored={
@@ -189,7 +209,9 @@ function TorqueRow({ job, joint, taking }: { job: JobHandle; joint: JointId; tak
         value={now.stage}
         onPick={(stage) => void run(() => enter({ stage }))}
       />
-      {now.stage === 'notTouched' || now.source === 'feel' ? null : <Bolts job={job} joint={joint} taking={taking} />}
+      {now.stage === 'notTouched' || now.source === 'feel' ? null : (
+        <Bolts job={job} joint={joint} taking={taking} target={target} />
+      )}
     </div>
   );
 }
@@ -204,7 +226,7 @@ const EMPTY: Pick<NewTorque, 'typed' | 'value' | 'unit' | 'source' | 'lubricatio
 };
 
 /** What the wrench read, bolt by bolt; each with the state of the vehicle and the instrument. */
-function Bolts({ job, joint, taking }: { job: JobHandle; joint: JointId; taking: Taking }) {
+function Bolts({ job, joint, taking, target }: Omit<RowProps, 'questioned'> & { target: TorqueTarget | null }) {
   const { problem, run } = useSend();
   const bolts = boltsOf(joint);
   const of = (bolt: string) => job.view.torqueReadings.find((r) => r.joint === joint && r.bolt === bolt);
@@ -224,6 +246,7 @@ function Bolts({ job, joint, taking }: { job: JobHandle; joint: JointId; taking:
       <div className="grid-fields tight">
         {bolts.map((bolt) => {
           const found = of(bolt);
+          const place = found && target && torquePlace(found, target);
           return (
             <fieldset key={bolt} className="until-ready" role="presentation" disabled={!state || !instrument}>
               <MeasuredInput
@@ -237,6 +260,9 @@ function Bolts({ job, joint, taking }: { job: JobHandle; joint: JointId; taking:
                   if (state && instrument) await send({ bolt, typed, value, unit, state, instrument });
                 }}
               />
+              {place ? (
+                <div className="small">{place.look ? <Marked kind="look">{place.text}</Marked> : place.text}</div>
+              ) : null}
               {found ? (
                 <div className="small muted">
                   {STATE_NAMES[found.state]}, {WRENCH_NAMES[found.instrument]}, {found.person}

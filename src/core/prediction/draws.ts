@@ -82,8 +82,8 @@ export function* drawsOf<T extends KindTypes>(variants: Variants<T>, uniform: Un
   if (failed > tried / 2)
     throw new CoreError('no-convergence', 'band', `most variants have no solution: ${refused?.message ?? ''}`);
   const lost = 1 - standing * (1 - failed / tried);
-  // The last number of an outcome is friction's; only heights are asked for.
-  const poor = middle.slice(0, -1).some((_, k) => {
+  // Only heights are held to that: stress at a contact that comes and goes has steps.
+  const poor = middle.slice(0, variants.states).some((_, k) => {
     const scatter = (list: readonly Outcome[]) => deviation(list.map((o) => o[k]!));
     return scatter(missed) > Math.max(POOR.mm, POOR.share * scatter(found));
   });
@@ -109,7 +109,7 @@ export function* drawsOf<T extends KindTypes>(variants: Variants<T>, uniform: Un
     draw: poor ? inFull : told,
     place: (where) => {
       places = where;
-      samplers = new Map(there.map(({ of }) => [of, sampler(of, variants.lowest, where)]));
+      samplers = new Map(there.map(({ of }) => [of, sampler(of, variants.lowest, where, variants.states)]));
     },
   };
 }

@@ -12,7 +12,10 @@ const APART: ReadonlySet<string> = new Set(['tyreRate', 'lipOverBase']);
 /** Inputs of every kind that may lie on either side of zero. */
 const SIGNED = /(^|\.)extraMass$/;
 
-/** How far the frame rises over the spring in every load state, mm, then how the friction of the day stands to the usual one. */
+/**
+ * How far the frame rises over the spring in every load state, mm; where the kind tells it the highest stress in each of them, MPa; and last how
+ * the friction of the day stands to the usual one.
+ */
 export type Outcome = readonly number[];
 
 /** One side of a plan, solved for any variant of what was read and of what nobody saw. */
@@ -29,7 +32,8 @@ export class Variants<T extends KindTypes> {
     private readonly kind: SuspensionKind<T>,
     private readonly input: T['input'],
     private readonly side: Side,
-    private readonly states: number,
+    /** Load states; the first so many numbers of an outcome are their heights. */
+    readonly states: number,
   ) {
     const other: Side = side === 'left' ? 'right' : 'left';
     this.estimates = estimatesOf(input)
@@ -67,8 +71,9 @@ export class Variants<T extends KindTypes> {
     const extras = extraLoads(drawn, this.states);
     const changes = kind.changes(drawn);
     const rises = extras.map((extra) => model.rise(changes, extra) - base);
+    const stresses = model.peakStress ? extras.map((extra) => model.peakStress!(changes, extra)) : [];
     this.like = model;
-    return [...rises, kind.rubbing(input, read)];
+    return [...rises, ...stresses, kind.rubbing(input, read)];
   }
 
   /** The same, or why it cannot stand. */

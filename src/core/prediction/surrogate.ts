@@ -40,6 +40,7 @@ export function* surrogateOf<T extends KindTypes>(
   const centre = variants.attempt(branch, new Map());
   if (centre instanceof CoreError) return centre;
   const effects: Effect[] = [];
+  const heights = (of: Outcome) => of.slice(0, variants.states);
   for (const index of variants.estimates.keys()) {
     const place = (z: number) => {
       const at = variants.attempt(branch, new Map([[index, z]]));
@@ -47,7 +48,7 @@ export function* surrogateOf<T extends KindTypes>(
     };
     const up = place(Z90);
     yield;
-    const most = Math.max(0, ...up.map(({ at }) => Math.max(...at.map((v, k) => Math.abs(v - centre[k]!)))));
+    const most = Math.max(0, ...up.map(({ at }) => Math.max(...heights(at).map((v, k) => Math.abs(v - centre[k]!)))));
     const bends = up.length === 0 || most > STRAIGHT;
     // An input that stands at zero already cannot be less.
     const down = bends && variants.reached(index, -Z90) < -0.1 ? place(-Z90) : [];
@@ -61,21 +62,25 @@ export function* surrogateOf<T extends KindTypes>(
 export const estimated = ({ centre, effects }: Surrogate, z: ArrayLike<number>): number[] =>
   centre.map((c, k) => effects.reduce((sum, { slope, bend }, i) => sum + (slope[k]! + bend[k]! * z[i]!) * z[i]!, c));
 
-/** Effects under this are drawn together, mm. */
-const SMALL = 0.05;
+/** Effects under this are drawn together: mm of a height, MPa of a stress. */
+const SMALL = { height: 0.05, stress: 1 } as const;
 
 /**
  * Tells many outcomes of a surrogate quickly: inputs that matter each for itself, all others together as one.
- * @param lowest of every input @param places of every input in the row of draws
+ * @param lowest of every input @param places of every input in the row of draws @param heights so many numbers of an outcome are heights
  */
 export function sampler(
   { centre, effects }: Surrogate,
   lowest: readonly number[],
   places: readonly number[],
+  heights: number,
 ): (z: Float64Array, rest: number, into: Float64Array) => void {
   const size = centre.length;
-  const weight = ({ slope, bend }: Effect) => Math.max(...slope.map((a, k) => Math.abs(a) + Math.abs(bend[k]!)));
-  const counted = [...effects.keys()].filter((i) => weight(effects[i]!) >= SMALL);
+  const matters = ({ slope, bend }: Effect) =>
+    slope.some(
+      (a, k) => Math.abs(a) + Math.abs(bend[k]!) >= (k < heights || k === size - 1 ? SMALL.height : SMALL.stress),
+    );
+  const counted = [...effects.keys()].filter((i) => matters(effects[i]!));
   const rest = centre.map((_, k) =>
     Math.hypot(...effects.flatMap(({ slope }, i) => (counted.includes(i) ? [] : [slope[k]!]))),
   );

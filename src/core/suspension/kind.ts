@@ -44,6 +44,8 @@ export interface SpringFigures {
   frequency: number | null;
   /** Half-width of the friction band on height, mm. */
   frictionHeight: number;
+  /** Highest working stress, MPa; where its band is drawn. */
+  highestStress?: number;
 }
 
 /**
@@ -64,6 +66,8 @@ export interface Rising<C> {
 export interface SideModel<C, F extends SpringFigures> extends Rising<C> {
   /** Half-width of the friction band on height, mm; 0 without a spring. @throws CoreError as `rise` */
   frictionHeight(changes: readonly C[], extraLoad: number): number;
+  /** Highest working stress of the spring, MPa; absent in kinds whose band of it is not drawn. @throws CoreError as `rise` */
+  peakStress?(changes: readonly C[], extraLoad: number): number;
   /** null without a spring. @param whole false leaves out what only a reader of figures wants @throws CoreError as `rise` */
   figures(changes: readonly C[], extraLoad: number, whole: boolean): F | null;
 }

@@ -1,7 +1,8 @@
 import { CoreError } from '../../errors';
 import { clampHalf } from '../../mechanics/leafpack/pack';
 import { type PackShape, type PackSolver } from '../../mechanics/leafpack/solve';
-import { nominalStress, packLife } from '../../mechanics/leafpack/stress';
+import { type StressLine } from '../../mechanics/leafpack/half';
+import { ENDLESS, nominalStress, packLife, type LifeBand } from '../../mechanics/leafpack/stress';
 import { type SpringFigures } from '../kind';
 import { elevationOf, type Elevation } from './elevation';
 import { sideRate, type SideState } from './sideState';
@@ -23,6 +24,8 @@ export interface LeafFigures extends SpringFigures {
   elevation: Elevation;
   /** Swings of the load by a quarter of itself until the worst leaf cracks; null where a swing finds no state. */
   life: ReturnType<typeof packLife> | null;
+  /** The same were every stress a share of what is solved, by that share. Not in predictions of older cores. */
+  lifeBy?: { share: number; least: number; most: number }[];
 }
 
 /** Nominal stress of every leaf of a pack as it stands. */
@@ -40,24 +43,61 @@ export function figuresOf(side: SideState, at: ((load: number) => SideState) | n
     frequency: null,
     shackleAngle: state.shackleAngle,
     load,
-    peakStress: solver.peakStress(state.forces, state.shape),
+    ...stressesOf(solver.peakStress(state.forces, state.shape)),
     clampStress: solver.clampStress(),
     nominalStress: nominalOf(solver, state.shape, load),
     frictionHeight: solver.frictionHalfBand(state.forces, state.shape, rate) / rate,
     elevation: elevationOf(side)!,
-    life: at && lifeOf(at, load),
+    ...(at ? lifeOf(at, load) : { life: null }),
   };
 }
 
-function lifeOf(at: (load: number) => SideState, load: number): LeafFigures['life'] {
+const stressesOf = (peakStress: number[]) => ({ peakStress, highestStress: Math.max(...peakStress) });
+
+/** Shares of the stress solved at which a life is told. */
+const LIFE_SHARES = [0.7, 0.8, 0.9, 1, 1.1, 1.2, 1.35] as const;
+
+function lifeOf(at: (load: number) => SideState, load: number): Pick<LeafFigures, 'life' | 'lifeBy'> {
   const stress = (share: number) => {
     const { solver, state } = at(share * load).spring!;
     return solver.stressLines(state.forces, state.shape);
   };
   try {
-    return packLife(stress(1 - SWING), stress(1 + SWING));
+    const [light, heavy] = [stress(1 - SWING), stress(1 + SWING)];
+    const times = (lines: StressLine[], share: number) =>
+      lines.map((line) => ({ ...line, stress: line.stress.map((v) => v * share) }));
+    const lifeBy = LIFE_SHARES.map((share) => {
+      const { least, most } = packLife(times(light, share), times(heavy, share));
+      return { share, least, most };
+    });
+    return { life: packLife(light, heavy), lifeBy };
   } catch (error) {
-    if (error instanceof CoreError) return null;
+    if (error instanceof CoreError) return { life: null };
     throw error;
   }
+}
+
+/**
+ * Life over a band of stress: the worse surface at its high end, the better one at its low end, between the shares told by the
+ * logarithm of the cycles. @param stress MPa @returns null where no life is told
+ */
+export function lifeWithin(
+  { life, lifeBy, highestStress }: LeafFigures,
+  stress: { low: number; high: number } | undefined,
+): LifeBand | null {
+  if (!life || !lifeBy || !stress || !highestStress) return life;
+  const at = (asked: number, of: 'least' | 'most'): number => {
+    const share = Math.min(lifeBy.at(-1)!.share, Math.max(lifeBy[0]!.share, asked));
+    const k = Math.max(
+      1,
+      lifeBy.findIndex((l) => l.share >= share),
+    );
+    const [low, high] = [lifeBy[k - 1]!, lifeBy[k]!];
+    const log = (cycles: number) => Math.log(Math.max(1, cycles));
+    const cycles = Math.exp(
+      log(low[of]) + ((share - low.share) / (high.share - low.share)) * (log(high[of]) - log(low[of])),
+    );
+    return Math.min(ENDLESS, Math.round(cycles));
+  };
+  return { least: at(stress.high / highestStress, 'least'), most: at(stress.low / highestStress, 'most') };
 }

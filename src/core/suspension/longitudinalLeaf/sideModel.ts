@@ -165,6 +165,11 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
       : 0;
   }
 
+  peakStress(changes: readonly DrawnChange[], extraLoad: number): number {
+    const { spring } = this.state(changes, extraLoad);
+    return spring ? Math.max(...spring.solver.peakStress(spring.state.forces, spring.state.shape)) : 0;
+  }
+
   /** Height that rubbing on the pad holds either way, mm. */
   private rubbed({ solver, linkage, load, state }: NonNullable<SideState['spring']>): number {
     const friction = this.input.pad?.friction ?? 0;

@@ -1,6 +1,6 @@
 import { type ReactNode } from 'react';
 import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLeaf/kind';
-import { type LeafFigures } from '@/core/suspension/longitudinalLeaf/figures';
+import { lifeWithin, type LeafFigures } from '@/core/suspension/longitudinalLeaf/figures';
 import { smallBumpRate } from '@/core/vehicle/load';
 import { ENDLESS, STRESS_SOURCE } from '@/core/mechanics/leafpack/stress';
 import { SPRING_STEEL_LIMITS } from '@/core/material/steel';
@@ -11,6 +11,8 @@ import { Quantity, useWords } from '../../measured/Quantity';
 interface Props {
   side: LeafSide;
   state: LeafState;
+  /** Where nine of ten outcomes of the planned spring's highest stress lie, MPa; undefined while it is not drawn. */
+  stress: { low: number; high: number } | undefined;
 }
 
 /** A ripple of the road, mm. */
@@ -28,8 +30,15 @@ function lifeText({ least, most }: { least: number; most: number }): string {
   return words(least) === words(most) ? words(least) : `${words(least)} to ${words(most)}`;
 }
 
+interface StressProps {
+  values: readonly number[];
+  limit: number;
+  /** Its 90 % band, MPa. */
+  band?: { low: number; high: number } | undefined;
+}
+
 /** The leaf stressed most, with STOP past the limit of its kind. */
-function Stress({ values, limit }: { values: readonly number[]; limit: number }) {
+function Stress({ values, limit, band }: StressProps) {
   const worst = values.reduce((w, v, i) => (Math.abs(v) > Math.abs(values[w]!) ? i : w), 0);
   const value = Math.abs(values[worst] ?? 0);
   return (
@@ -38,15 +47,21 @@ function Stress({ values, limit }: { values: readonly number[]; limit: number })
       <span className="figure">
         {value.toFixed(0)} MPa, leaf {worst + 1}
       </span>
+      {band ? (
+        <span className={`small ${value <= limit && band.high > limit ? 'look' : 'muted'}`}>
+          {` ${band.low.toFixed(0)} to ${band.high.toFixed(0)}`}
+          {value <= limit && band.high > limit ? ', may be past its limit' : ''}
+        </span>
+      ) : null}
     </span>
   );
 }
 
 /** What the spring does before and after in the load state shown, and the handbook's word beside the model's. */
-export function FiguresSheet({ side, state }: Props) {
+export function FiguresSheet({ side, state, stress }: Props) {
   const { old, built } = state;
   const words = useWords();
-  const rows: { name: string; of: (f: LeafFigures) => ReactNode }[] = [
+  const rows: { name: string; of: (f: LeafFigures, planned: boolean) => ReactNode }[] = [
     { name: 'Loaded arch, eye line to leaf middle', of: (f) => <Length mm={f.arch} /> },
     { name: 'Rate on ride height', of: (f) => <Quantity value={f.rate} of="rate" digits={1} /> },
     {
@@ -82,7 +97,9 @@ export function FiguresSheet({ side, state }: Props) {
     },
     {
       name: `Highest working stress outside the seat; limit of a peak ${SPRING_STEEL_LIMITS.peak} MPa (1.4 times the nominal one, chosen)`,
-      of: ({ peakStress }) => <Stress values={peakStress} limit={SPRING_STEEL_LIMITS.peak} />,
+      of: ({ peakStress }, planned) => (
+        <Stress values={peakStress} limit={SPRING_STEEL_LIMITS.peak} band={planned ? stress : undefined} />
+      ),
     },
     {
       name: `Flattened in the clamp, static; limit yield ${SPRING_STEEL_LIMITS.yield} MPa (${STRESS_SOURCE})`,
@@ -95,7 +112,10 @@ export function FiguresSheet({ side, state }: Props) {
     },
     {
       name: 'Swings of ± a quarter of the load until a crack: an indication, never a distance to drive',
-      of: ({ life }) => (life ? <span className="figure">{lifeText(life)}</span> : 'not found'),
+      of: (f, planned) => {
+        const life = planned ? lifeWithin(f, stress) : f.life;
+        return life ? <span className="figure">{lifeText(life)}</span> : 'not found';
+      },
     },
     { name: 'Friction holds height ±', of: (f) => <Length mm={f.frictionHeight} /> },
   ];
@@ -129,8 +149,8 @@ export function FiguresSheet({ side, state }: Props) {
             {rows.map((row) => (
               <tr key={row.name}>
                 <td>{row.name}</td>
-                <td className="number muted">{old ? row.of(old) : ''}</td>
-                <td className="number">{built ? row.of(built) : ''}</td>
+                <td className="number muted">{old ? row.of(old, false) : ''}</td>
+                <td className="number">{built ? row.of(built, true) : ''}</td>
               </tr>
             ))}
             {side.handbook && built && old ? (

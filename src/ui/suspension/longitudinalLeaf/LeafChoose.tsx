@@ -74,7 +74,15 @@ export function LeafChoose({ first, people, person }: StationProps) {
           </div>
         ) : null
       }
-      figures={shown && state?.old ? <FiguresSheet side={shown} state={state} /> : null}
+      figures={
+        shown && state?.old ? (
+          <FiguresSheet
+            side={shown}
+            state={state}
+            stress={solved.bands?.[side]?.[shown.states.indexOf(state)]?.stress}
+          />
+        ) : null
+      }
       checks={(rows) => (
         <LeafChecks
           view={view}

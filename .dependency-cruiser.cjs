@@ -28,7 +28,7 @@ module.exports = {
     core('vehicle', 'material/'),
     core('sheet', 'units/', 'vehicle/', 'thread/', 'estimate/', 'material/'),
     core('mechanics', 'material/'),
-    core('fastener', 'estimate/', 'thread/'),
+    core('fastener', 'estimate/', 'thread/', 'units/'),
     core('travel', 'vehicle/', 'suspension/kind'),
     // A prediction knows kinds of suspension only by their narrow interface.
     core('prediction', 'estimate/', 'vehicle/', 'material/', 'travel/', 'suspension/kind'),

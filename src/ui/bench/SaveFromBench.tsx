@@ -3,22 +3,17 @@ import { useState } from 'react';
 import { templateDxf, templateSvg } from '@/contracts/templateFile';
 import { type BenchLeaf, type BenchPack } from '@/core/bench/benchPack';
 import { type MixVerdict } from '@/core/bench/verdicts';
+import { download } from '../controls/download';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { TextField } from '../controls/TextField';
 import { ProblemNote } from '../job/ProblemNote';
 import { useSend } from '../job/useSend';
 import { useParts } from '../shelf/useShelf';
+import { MakerSheetButton } from './MakerSheetButton';
 import { partOfPack } from './partsAndPacks';
 
-function download(name: string, type: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(url);
-}
+const EYES = { none: 'none', both: 'at both ends', front: 'at the front end', rear: 'at the rear end' } as const;
 
 interface Props {
   pack: BenchPack;
@@ -91,6 +86,12 @@ export function SaveFromBench({ pack, picked, verdicts }: Props) {
         >
           Save as SVG
         </button>
+        {picked && picked.camber !== null ? (
+          <MakerSheetButton
+            of={`${pack.name}, leaf ${pack.leaves.indexOf(picked) + 1}`}
+            leaf={{ ...picked, camber: picked.camber, eyes: EYES[picked.eyes], pieces: 1 }}
+          />
+        ) : null}
       </div>
       <p className="muted small">
         {unwide

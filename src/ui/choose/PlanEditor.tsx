@@ -7,6 +7,8 @@ import { TypedField } from '../measured/TypedField';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { SAME_LENGTH } from '@/core/mechanics/leafpack/pack';
 import { type ReactNode } from 'react';
+import { type PointId } from '@/core/measure/points';
+import { MakerSheetButton } from '../bench/MakerSheetButton';
 import { COIL_END_NAMES } from '../controls/coilEnds';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
@@ -62,6 +64,24 @@ function LongerThanMain({ view, line }: { view: JobView; line: DraftLine }) {
         main leaf.
       </Marked>
     </p>
+  );
+}
+
+/** The page that a leaf nobody has on the shelf is made by; nothing while a figure of it is missing. */
+function ForTheMaker({ view, line }: { view: JobView; line: DraftLine }) {
+  const { front, rear, thickness, camber } = line.values;
+  if (!front || !rear || !thickness || !camber) return null;
+  const read = (point: PointId) => view.readings.find((r) => r.point === point && r.phase === 'before')?.value ?? null;
+  const formed = view.pack.seatShape === 'formed' ? (read('formedFlat') ?? read('uboltSpacing')) : null;
+  return (
+    <MakerSheetButton
+      of={`${view.vehicle.name}, ${view.axle.position} axle, leaf to be added on each side`}
+      leaf={{
+        ...{ front: front.value, rear: rear.value, thickness: thickness.value, camber: camber.value },
+        ...{ width: read('leafWidth'), hole: null, eyes: 'none', ends: null, pieces: 2 },
+        ...(formed !== null && { flat: formed }),
+      }}
+    />
   );
 }
 
@@ -154,6 +174,7 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
               </p>
             ) : null}
             {line.kind === 'addLeaf' ? <LongerThanMain view={view} line={line} /> : null}
+            {line.kind === 'addLeaf' && !line.part ? <ForTheMaker view={view} line={line} /> : null}
             {line.pack ? (
               <p className="small">
                 {line.pack.leaves.length} leaves, {line.pack.used ? 'used' : 'new'}

@@ -8,7 +8,7 @@ export interface PredictRequest {
   id: number;
   input: AxleInput;
   seed: number;
-  /** 0 for the central answer only. */
+  /** 0 for the central answer only, without its curves. */
   samples: number;
   /** Whether the central answer ranks its inputs by their effect. */
   ranked: boolean;
@@ -19,7 +19,8 @@ export interface StopRequest {
   stop: true;
 }
 export type PredictMessage =
-  | { id: number; stage: 'central'; prediction: AxlePrediction }
+  /** `whole` when nothing more of it comes; else its curves do. */
+  | { id: number; stage: 'central'; prediction: AxlePrediction; whole: boolean }
   | { id: number; stage: 'progress'; done: number }
   | { id: number; stage: 'bands'; bands: Record<'left' | 'right', Band[] | null> }
   | { id: number; stage: 'refused'; field: string; reason: string }
@@ -30,14 +31,21 @@ let latest = 0;
 const post = (message: PredictMessage) => self.postMessage(message);
 const breathe = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
 
-/** Runs a core generator in slices of about 10 ms; undefined when a newer request has come in. */
-async function run<Y, T>(id: number, generator: Generator<Y, T>, onYield?: (value: Y) => void): Promise<T | undefined> {
+/**
+ * Runs a core generator in slices of about 10 ms, to its end or until something yielded is all that is wanted; undefined when a newer
+ * request has come in. @param onSlice at the end of every slice
+ */
+async function run<Y, T>(
+  id: number,
+  generator: Generator<Y, T>,
+  { onSlice, until }: { onSlice?: (value: Y) => void; until?: (value: Y) => boolean },
+): Promise<Y | T | undefined> {
   let since = performance.now();
   for (;;) {
     const step = generator.next();
-    if (step.done) return step.value;
+    if (step.done ?? until?.(step.value)) return step.value;
     if (performance.now() - since > 10) {
-      onYield?.(step.value);
+      onSlice?.(step.value as Y);
       await breathe();
       if (latest !== id) return undefined;
       since = performance.now();
@@ -50,14 +58,18 @@ self.onmessage = async ({ data }: MessageEvent<PredictRequest | StopRequest>) =>
   if ('stop' in data) return;
   const { id, input, seed, samples, ranked } = data;
   try {
-    const prediction = await run(id, predictAxle(input, ranked));
-    if (!prediction) return;
-    post({ id, stage: 'central', prediction });
+    const work: Generator<AxlePrediction | undefined, AxlePrediction> = predictAxle(input, ranked);
+    const heights = await run(id, work, { until: (answer) => answer !== undefined });
+    if (!heights) return;
+    post({ id, stage: 'central', prediction: heights, whole: samples === 0 });
     if (samples === 0) return;
-    const bands = await run(id, bandsOfAxle(input, prediction, uniformFrom(seed), samples), (done) =>
-      post({ id, stage: 'progress', done }),
-    );
-    if (bands) post({ id, stage: 'bands', bands });
+    const prediction = await run(id, work, {});
+    if (!prediction) return;
+    post({ id, stage: 'central', prediction, whole: true });
+    const bands = await run(id, bandsOfAxle(input, prediction, uniformFrom(seed), samples), {
+      onSlice: (done) => post({ id, stage: 'progress', done }),
+    });
+    if (bands && typeof bands === 'object') post({ id, stage: 'bands', bands });
   } catch (error) {
     if (error instanceof CoreError) post({ id, stage: 'refused', field: error.field, reason: error.message });
     else post({ id, stage: 'fault', reason: error instanceof Error ? error.message : String(error) });

@@ -70,7 +70,7 @@ export const frictionShare = (input: Pick<AxleBase, 'rolled'>): number => (input
 
 /**
  * First answer: every ledger line solved, first-order bands and ranked contributions, figures and drawings.
- * A generator that yields between solves so that a worker can drop stale work.
+ * A generator that yields between solves so that a worker can drop stale work, and once the answer itself as soon as it is whole but for its curves.
  * @param ranked false leaves out bands and ranking, for drawings and for a Monte Carlo of its own
  * @throws CoreError naming the input when readings contradict one another or no equilibrium exists
  */
@@ -78,22 +78,35 @@ export function* predictCentral<T extends KindTypes>(
   kind: SuspensionKind<T>,
   input: T['input'],
   ranked = true,
-): Generator<void, Prediction<T>> {
+): Generator<Prediction<T> | undefined, Prediction<T>> {
   const sides: Record<Side, SidePrediction<T> | null> = { left: null, right: null };
+  const curves: Partial<Record<Side, () => CurvePoint[]>> = {};
   for (const side of SIDES) {
     const known = input.sides[side];
     const needsSpring = input.changes.some((c) => !kind.bySizeAlone(c));
     if (!known.spring && needsSpring) continue;
     if (!known.spring && !known.height && side === 'right') continue;
     const { input: own, fit, unfit } = kind.taught(input, side);
-    sides[side] = { ...(yield* predictSide(kind, own, side, ranked)), fit, unfit };
+    const { prediction, curve } = yield* predictSide(kind, own, side, ranked);
+    sides[side] = { ...prediction, fit, unfit };
+    curves[side] = curve;
   }
-  return {
+  const told: Prediction<T> = {
     kind: kind.id,
     coreVersion: CORE_VERSION,
     sides: coupled(sides, input),
     ...kind.fasteners(input, kind.draw(input, central)),
   };
+  // Heights first: the curve takes as long as all the rest.
+  yield told;
+  const whole = { ...told.sides };
+  for (const side of SIDES) {
+    const one = whole[side];
+    if (!one) continue;
+    whole[side] = { ...one, curve: curves[side]!() };
+    yield;
+  }
+  return { ...told, sides: whole };
 }
 
 function* predictSide<T extends KindTypes>(
@@ -101,7 +114,7 @@ function* predictSide<T extends KindTypes>(
   input: T['input'],
   side: Side,
   ranked: boolean,
-): Generator<void, SidePrediction<T>> {
+): Generator<undefined, { prediction: SidePrediction<T>; curve: () => CurvePoint[] }> {
   const states = statesFor(kind, input, side);
   const lead = leadOf(kind, input, side, states.length);
   const { drawn, model } = lead;
@@ -146,12 +159,15 @@ function* predictSide<T extends KindTypes>(
     };
   });
   return {
-    states: predicted,
-    curve: curveOf(kind, drawn, heights, model, side),
-    fit: null,
-    unfit: null,
-    travel: hubTravel(heights, changes, drawn.sides[side].spring?.load, drawn.hanging),
-    ...kind.beside(drawn, model, lines[0]!),
+    prediction: {
+      states: predicted,
+      curve: [],
+      fit: null,
+      unfit: null,
+      travel: hubTravel(heights, changes, drawn.sides[side].spring?.load, drawn.hanging),
+      ...kind.beside(drawn, model, lines[0]!),
+    },
+    curve: () => curveOf(kind, drawn, heights, model, side),
   };
 }
 

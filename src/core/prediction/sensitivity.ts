@@ -37,7 +37,7 @@ export function* effectsOf<T extends KindTypes>(
   side: Side,
   lines: readonly LedgerLine<T['line']>[][],
   ranked: boolean,
-): Generator<void, Effects> {
+): Generator<undefined, Effects> {
   const squares = lines.map((ledger) => ledger.map(() => 0));
   const contributions: Contribution[][] = lines.map(() => []);
   if (!ranked) return { squares, contributions };

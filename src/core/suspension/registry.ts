@@ -46,8 +46,11 @@ export const LEDGER_KINDS = [...FRAME_LINES, ...LEAF_LINES, ...COIL_LINES, ...TA
 export type PredictionFor<I extends AxleInput> = I extends AxleInput ? Prediction<Kinds[I['kind']]> : never;
 
 /** First answer for an axle of any kind, see `predictCentral`. @throws CoreError as there */
-export function predictAxle<I extends AxleInput>(input: I, ranked?: boolean): Generator<void, PredictionFor<I>>;
-export function predictAxle(input: AxleInput, ranked = true): Generator<void, AxlePrediction> {
+export function predictAxle<I extends AxleInput>(
+  input: I,
+  ranked?: boolean,
+): Generator<PredictionFor<I> | undefined, PredictionFor<I>>;
+export function predictAxle(input: AxleInput, ranked = true): Generator<AxlePrediction | undefined, AxlePrediction> {
   switch (input.kind) {
     case 'longitudinalLeaf':
       return predictCentral(KINDS.longitudinalLeaf, input, ranked);

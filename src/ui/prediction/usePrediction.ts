@@ -2,6 +2,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type Band } from '@/core/prediction/band';
 import { type AxleInput, type AxlePrediction, type PredictionFor } from '@/core/suspension/registry';
+import { type Side } from '@/core/vehicle/side';
 import { type PredictMessage, type PredictRequest, type StopRequest } from '@/workers/predict.worker';
 import { useWorker } from './useWorker';
 
@@ -26,6 +27,13 @@ interface Answer extends Preview {
 }
 
 const IDLE: Answer = { of: '', prediction: null, bands: null, refused: null, fault: null, progress: null };
+/** Until its own curves are there the last ones stay: a chart must not blink while something is dragged. */
+function withCurves(now: AxlePrediction, last: AxlePrediction | null): AxlePrediction {
+  if (last?.kind !== now.kind) return now;
+  const kept = (side: Side) => now.sides[side] && { ...now.sides[side], curve: last.sides[side]?.curve ?? [] };
+  return { ...now, sides: { left: kept('left'), right: kept('right') } } as AxlePrediction;
+}
+
 const makeWorker = () => new Worker(new URL('../../workers/predict.worker.ts', import.meta.url), { type: 'module' });
 /** The preview's own seed; a stored prediction is drawn anew on the server. */
 const SEED = 20_201;
@@ -33,7 +41,7 @@ const SEED = 20_201;
 /**
  * Solves in a web worker; the latest input wins and stale answers are dropped. `null` = nothing to solve.
  * While a new input is being solved the last answer stays, marked by its progress.
- * @param samples size of the band's draw; 0 for the central answer only
+ * @param samples size of the band's draw; 0 for the central answer only, without its curves
  * @param ranked whether the central answer ranks its inputs
  */
 export function usePrediction<I extends AxleInput>(
@@ -51,7 +59,12 @@ export function usePrediction<I extends AxleInput>(
       setAnswer((old) => {
         switch (data.stage) {
           case 'central':
-            return { ...IDLE, of: of.current, prediction: data.prediction, progress: samples > 0 ? 0 : null };
+            return {
+              ...IDLE,
+              of: of.current,
+              prediction: data.whole ? data.prediction : withCurves(data.prediction, old.prediction),
+              progress: samples > 0 ? 0 : null,
+            };
           case 'progress':
             return { ...old, progress: data.done };
           case 'bands':

@@ -51,6 +51,7 @@ module.exports = {
     core('fit', ...INPUTS, 'mechanics/', 'fastener/', 'travel/', 'suspension/registry', 'procedure/'),
     core('height', ...SPRINGS, 'measure/'),
     core('bench', ...SPRINGS, 'measure/', 'parts/'),
+    core('quick', ...SPRINGS),
     core('selection', ...SPRINGS, 'measure/', 'parts/', 'procedure/'),
     {
       name: 'core-has-no-packages',

@@ -1,5 +1,7 @@
 /** Unit, property and reference tests; nothing here needs a database or a browser. */
 const config = {
+  // Jest would leave one of two cores idle.
+  maxWorkers: '100%',
   testMatch: [
     '<rootDir>/src/**/*.test.ts',
     '<rootDir>/tests/reference/**/*.test.ts',

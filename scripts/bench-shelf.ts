@@ -1,5 +1,5 @@
 // npm run bench:shelf: how long the shelf's pages take at 50,000 parts on a throw-away cluster. Prints figures, tests nothing.
-// Run through scripts/bench-shelf.sh, which makes the cluster and names it in APP_DATABASE_URL and OWNER_DATABASE_URL.
+// Run through scripts/bench-db.sh, which makes the cluster and names it in APP_DATABASE_URL and OWNER_DATABASE_URL.
 import { performance } from 'node:perf_hooks';
 import { Client } from 'pg';
 import { shelfAskSchema, type ShelfAsk } from '@/contracts/shelf';

@@ -1,10 +1,18 @@
-import { board } from '@/server/board';
+import { board, PAGE } from '@/server/board';
 import { loadPage } from '@/server/pages';
 import { Board } from '@/ui/board/Board';
 
 export const dynamic = 'force-dynamic';
 
-export default async function BoardPage() {
-  const { people, person, data } = await loadPage(board);
-  return <Board rows={data.rows} today={data.today} people={people} person={person} />;
+interface Props {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+export default async function BoardPage({ searchParams }: Props) {
+  const { q, most } = await searchParams;
+  const words = typeof q === 'string' ? q.trim().slice(0, 80) : '';
+  const asked = Number(most);
+  const reach = Number.isInteger(asked) ? Math.min(1000, Math.max(PAGE, asked)) : PAGE;
+  const { people, person, data } = await loadPage((tx) => board(tx, { words, most: reach }));
+  return <Board {...data} people={people} person={person} />;
 }

@@ -4,6 +4,7 @@ import { KIND_IDS } from '@/core/suspension/registry';
 import { AXLE_POSITIONS, SUSPENSION_IDS } from '@/core/suspension/names';
 import { VEHICLE_FORM_IDS } from '@/core/vehicle/form';
 import { id, typed, when } from './basics';
+import { pointSchema } from './reading';
 import { loadItemSchema } from './loads';
 import { axleAskShape } from './jobAxle';
 import { axleFacts, tankShape } from './vehicle';
@@ -36,6 +37,10 @@ export const goalSchema = z.object({
 });
 
 export type GoalRow = z.infer<typeof goalSchema>;
+
+/** Something read before there was a job; every leaf has what is read of a leaf. */
+export const carriedReadingSchema = z.object({ point: pointSchema, typed, value: z.number() });
+export type CarriedReading = z.infer<typeof carriedReadingSchema>;
 
 export const newJobSchema = z.object({
   id,
@@ -75,6 +80,7 @@ export const newJobSchema = z.object({
     .nullable(),
   /** Which load state the wanted result is asked in. */
   wantedIn: z.enum(['today', 'usual']),
+  readings: z.array(carriedReadingSchema).max(12).default([]),
 });
 
 export type NewJob = z.infer<typeof newJobSchema>;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { AXLE_POSITIONS, SUSPENSION_IDS } from '@/core/suspension/names';
+import { VEHICLE_FORM_IDS } from '@/core/vehicle/form';
 import { id, when } from './basics';
 import { dueSchema } from './due';
 
@@ -9,6 +10,10 @@ export const boardRowSchema = z.object({
   id,
   jobId: id,
   vehicle: z.string(),
+  form: z.enum(VEHICLE_FORM_IDS),
+  wheelbase: z.number(),
+  /** All the vehicle's axles. */
+  axles: z.array(z.object({ position: z.enum(AXLE_POSITIONS), suspension: z.enum(SUSPENSION_IDS) })),
   axle: z.enum(AXLE_POSITIONS),
   suspension: z.enum(SUSPENSION_IDS),
   complaint: z.string(),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { POINT_IDS } from '@/core/measure/points';
 import { id, phaseSchema, sideSchema, typed, unitSchema, when } from './basics';
 
-const pointSchema = z.enum(POINT_IDS as [(typeof POINT_IDS)[number], ...typeof POINT_IDS]);
+export const pointSchema = z.enum(POINT_IDS as [(typeof POINT_IDS)[number], ...typeof POINT_IDS]);
 
 export const instrumentSchema = z.enum(['tape', 'caliper', 'gauge', 'scale', 'ticket', 'estimate']);
 

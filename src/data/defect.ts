@@ -46,3 +46,11 @@ export const insertClosing = (tx: Tx, jobId: string, c: NewClosing, leftOpen: re
      ON CONFLICT (shop_id, id) DO NOTHING`,
     [tx.shop, c.id, jobId, c.closed, leftOpen, c.note, tx.person],
   );
+
+/** Keeps on the job itself whether it is closed, as its last closing says. */
+export const markClosed = (tx: Tx, jobId: string) =>
+  tx.run(
+    `UPDATE job j SET closed_at = (SELECT CASE WHEN c.closed THEN c.at END FROM job_close c
+        WHERE c.shop_id = j.shop_id AND c.job_id = j.id ORDER BY c.at DESC LIMIT 1) WHERE j.id = $1`,
+    [jobId],
+  );

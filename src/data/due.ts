@@ -47,6 +47,14 @@ export const insertTick = (tx: Tx, checkId: string, tick: Tick) =>
     [tx.shop, tick.id, checkId, tick.done, tick.done ? tick.figures : '', tx.person],
   );
 
+/** Keeps on the check itself whether it is open, as its last tick says. */
+export const markTicked = (tx: Tx, checkId: string) =>
+  tx.run(
+    `UPDATE due_check d SET open = NOT (SELECT t.done FROM due_done t
+        WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) WHERE d.id = $1`,
+    [checkId],
+  );
+
 export const vehicleOdometer = (tx: Tx, vehicleId: string) =>
   tx.rows(
     odometerSchema,
@@ -66,6 +74,15 @@ export const countFrom = (tx: Tx, vehicleId: string, km: number) =>
   tx.run(
     `UPDATE due_check d SET from_km = $2 FROM job_axle x JOIN axle a ON a.shop_id = x.shop_id AND a.id = x.axle_id
       WHERE d.shop_id = x.shop_id AND d.job_id = x.job_id AND x.ordinal = 1 AND a.vehicle_id = $1 AND d.from_km IS NULL`,
+    [vehicleId, km],
+  );
+
+/** Keeps on a vehicle's checks whether it has been driven past their distance. @param km its odometer now */
+export const markPassed = (tx: Tx, vehicleId: string, km: number) =>
+  tx.run(
+    `UPDATE due_check d SET passed = d.from_km + d.after_km <= $2
+       FROM job_axle x JOIN axle a ON a.shop_id = x.shop_id AND a.id = x.axle_id
+      WHERE d.shop_id = x.shop_id AND d.job_id = x.job_id AND x.ordinal = 1 AND a.vehicle_id = $1 AND d.from_km IS NOT NULL`,
     [vehicleId, km],
   );
 

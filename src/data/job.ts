@@ -1,5 +1,4 @@
 import { axleSchema, vehicleSchema } from '@/contracts/vehicle';
-import { boardRowSchema } from '@/contracts/board';
 import { buildSchema, outcomeSchema } from '@/contracts/build';
 import { goalSchema, jobSchema, type AskEdit, type GoalRow, type NewJob } from '@/contracts/ask';
 import { leafSchema, packSchema, type PackEdit } from '@/contracts/pack';
@@ -8,7 +7,6 @@ import { type Side } from '@/core/vehicle/side';
 import { safetySchema } from '@/contracts/safety';
 import { stateSchema, type LoadItem } from '@/contracts/loads';
 import { surveySchema, type NewSurvey } from '@/contracts/surveyRow';
-import { DUE } from './due';
 import { type Tx } from './client';
 import { insertRows } from './insertRows';
 import { JOB_OF } from './jobAxle';
@@ -122,51 +120,6 @@ export const jobOutcomes = (tx: Tx, id: string) =>
         AND NOT EXISTS (SELECT FROM reading n WHERE n.shop_id = r.shop_id AND n.supersedes = r.id)
       ORDER BY o.side`,
     [id],
-  );
-
-/** Every job of the shop with what the Board shows; the last prediction's total in the wanted state counts. */
-export const boardRows = (tx: Tx) =>
-  tx.rows(
-    boardRowSchema,
-    `WITH last AS (
-       SELECT DISTINCT ON (job_axle_id) id, job_axle_id FROM prediction ORDER BY job_axle_id, made_at DESC
-     ), foretold AS (
-       SELECT l.job_axle_id,
-              avg(t.value_mm - coalesce(m.value_mm, 0) - coalesce(w.value_mm, 0)) AS change,
-              max(t.half90_mm) AS half
-         FROM last l
-         JOIN job_axle o ON o.id = l.job_axle_id
-         JOIN load_state s ON s.job_id = o.job_id AND s.wanted
-         JOIN ledger_line t ON t.prediction_id = l.id AND t.load_state_id = s.id AND t.kind = 'total'
-         LEFT JOIN ledger_line m ON m.prediction_id = l.id AND m.load_state_id = s.id AND m.side = t.side AND m.kind = 'measured'
-         LEFT JOIN ledger_line w ON w.prediction_id = l.id AND w.load_state_id = s.id AND w.side = t.side AND w.kind = 'load'
-        GROUP BY l.job_axle_id
-     )
-     SELECT x.id, j.id AS "jobId", v.name AS vehicle, a.position AS axle, a.suspension, j.complaint, x.wanted_change_mm AS "wantedChange",
-            x.wanted_typed AS "wantedTyped", x.tolerance_mm AS tolerance, j.created_at AS "createdAt",
-            (SELECT name FROM load_state s WHERE s.job_id = j.id AND s.wanted) AS "wantedState",
-            f.change AS "predictedChange", f.half AS "predictedHalf",
-            (SELECT count(*)::int FROM reading r WHERE r.job_axle_id = x.id AND r.phase = 'before') AS readings,
-            (SELECT count(*)::int FROM plan p JOIN plan_change c ON c.plan_id = p.id WHERE p.job_axle_id = x.id AND p.current) AS changes,
-            (SELECT count(*)::int FROM prediction p WHERE p.job_axle_id = x.id) AS predictions,
-            EXISTS (SELECT FROM build_start b WHERE b.job_axle_id = x.id) AS built,
-            (SELECT count(*)::int FROM outcome o JOIN prediction p ON p.id = o.prediction_id WHERE p.job_axle_id = x.id) AS outcomes,
-            (SELECT count(*)::int FROM outcome o JOIN prediction p ON p.id = o.prediction_id
-              WHERE p.job_axle_id = x.id AND NOT o.inside) AS outside,
-            (SELECT row_to_json(n) FROM (SELECT ${DUE} FROM due_check d LEFT JOIN LATERAL (
-                SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) l ON true
-               WHERE d.job_id = j.id AND l.done IS NOT TRUE ORDER BY d.due_on LIMIT 1) n) AS "nextDue",
-            (SELECT row_to_json(n) FROM (SELECT ${DUE} FROM due_check d JOIN LATERAL (
-                SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) l ON true
-               WHERE d.job_id = j.id AND l.done ORDER BY l.at DESC LIMIT 1) n) AS "lastDone",
-            (SELECT o.km FROM odometer o WHERE o.shop_id = v.shop_id AND o.vehicle_id = v.id ORDER BY o.read_at DESC LIMIT 1) AS odometer,
-            (SELECT CASE WHEN c.closed THEN c.at END FROM job_close c WHERE c.shop_id = j.shop_id AND c.job_id = j.id
-              ORDER BY c.at DESC LIMIT 1) AS "closedAt"
-       FROM job_axle x JOIN job j ON j.shop_id = x.shop_id AND j.id = x.job_id
-       JOIN axle a ON a.shop_id = x.shop_id AND a.id = x.axle_id
-       JOIN vehicle v ON v.shop_id = a.shop_id AND v.id = a.vehicle_id
-       LEFT JOIN foretold f ON f.job_axle_id = x.id
-      WHERE NOT x.dropped ORDER BY j.created_at DESC, j.id, x.ordinal`,
   );
 
 export const insertJob = (tx: Tx, job: NewJob) =>

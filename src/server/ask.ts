@@ -27,6 +27,7 @@ import {
   updateVehicle,
 } from '@/data/shop';
 import { loadJob } from './jobs';
+import { carryReading } from './measure';
 
 /** A load state's own mass and middle, from its items; one item keeps its texts. */
 function stateOf({ name, items }: { name: string; items: readonly LoadItem[] }) {
@@ -102,6 +103,7 @@ export async function createJob(tx: Tx, given: NewJob, newId: () => string = ran
     await jobs.insertState(tx, { ...stateOf(given.usual), id, jobId: given.id, ordinal: 1, wanted });
     await jobs.replaceItems(tx, given.id, id, given.usual.items);
   }
+  for (const reading of given.readings) await carryReading(tx, given.id, reading, newId);
   return { id: given.id };
 }
 

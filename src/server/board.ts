@@ -4,17 +4,23 @@ import { type KnownAxle } from '@/contracts/vehicle';
 import { looseJoints, openDefects, openList } from '@/contracts/openList';
 import { notFound, ProblemError } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
-import { countFrom, dueCheck, insertOdometer, insertTick, shopToday } from '@/data/due';
-import { boardRows } from '@/data/job';
+import { boardRows, boardSearch, openJobs } from '@/data/board';
+import { countFrom, dueCheck, insertOdometer, insertTick, markPassed, markTicked, shopToday } from '@/data/due';
 import { shopAxles } from '@/data/shop';
 import { loadJob } from './jobs';
 
 /** Jobs in the build are looked at in full, these many at most: what is missing there must not be overlooked. */
 const IN_HAND = 40;
 
-/** Every job, and what is still open at those that are being built. */
-export async function board(tx: Tx): Promise<{ rows: BoardRow[]; today: string }> {
-  const rows = await boardRows(tx);
+/** The newest jobs in hand on the first page; every step back shows as many more. */
+export const PAGE = 30;
+
+/** What is due and in hand, or what a search finds; and what is still open at jobs that are being built. */
+export async function board(
+  tx: Tx,
+  { words, most }: { words: string; most: number },
+): Promise<{ rows: BoardRow[]; today: string; open: number; words: string; most: number }> {
+  const rows = words === '' ? await boardRows(tx, most) : await boardSearch(tx, words);
   const inHand = new Set(
     rows
       .filter((row) => row.built && row.closedAt === null)
@@ -23,7 +29,7 @@ export async function board(tx: Tx): Promise<{ rows: BoardRow[]; today: string }
   );
   const withOpen: BoardRow[] = [];
   for (const row of rows) withOpen.push({ ...row, open: inHand.has(row.id) ? await openOf(tx, row.id) : [] });
-  return { rows: withOpen, today: await shopToday(tx) };
+  return { rows: withOpen, today: await shopToday(tx), open: await openJobs(tx), words, most };
 }
 
 async function openOf(tx: Tx, id: string): Promise<string[]> {
@@ -58,11 +64,13 @@ export async function tickCheck(tx: Tx, id: string, tick: Tick): Promise<void> {
   if (tick.done && tick.km !== null && tick.kmTyped !== null)
     await readOdometer(tx, check.vehicleId, tick.id, tick.km, tick.kmTyped);
   await insertTick(tx, id, tick);
+  await markTicked(tx, id);
 }
 
 async function readOdometer(tx: Tx, vehicleId: string, id: string, km: number, typed: string): Promise<void> {
   await insertOdometer(tx, id, vehicleId, km, typed);
   await countFrom(tx, vehicleId, km);
+  await markPassed(tx, vehicleId, km);
 }
 
 /** Writes down how far a job's vehicle has been driven. */

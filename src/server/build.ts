@@ -15,7 +15,7 @@ import { SUPPORT_ITEMS } from '@/core/procedure/safety';
 import { parseMeasured } from '@/core/units/parse';
 import { TORQUE_READING_RULE, TORQUE_RULE } from '@/core/units/rules';
 import { type Tx } from '@/data/client';
-import { endDefect, insertClosing, insertDefect } from '@/data/defect';
+import { endDefect, insertClosing, insertDefect, markClosed } from '@/data/defect';
 import { insertDue } from '@/data/due';
 import * as jobs from '@/data/job';
 import { insertTorque, insertTorqueReading } from '@/data/torque';
@@ -130,6 +130,7 @@ export async function closeJob(tx: Tx, jobAxleId: string, given: NewClosing): Pr
       field: 'note',
     });
   await insertClosing(tx, view.job.id, given, given.closed ? open.map((i) => i.text) : []);
+  await markClosed(tx, view.job.id);
   return loadJob(tx, jobAxleId);
 }
 

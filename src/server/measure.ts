@@ -1,5 +1,6 @@
 // Measure: readings, the day they were taken on, what is seen of the pack.
 import { randomUUID } from 'node:crypto';
+import { type CarriedReading } from '@/contracts/ask';
 import { readingKey, type NewDay, type NewReading, type ReadingRow } from '@/contracts/reading';
 import { type JobView } from '@/contracts/job';
 import { type NewSurvey } from '@/contracts/surveyRow';
@@ -98,6 +99,26 @@ export async function addReading(tx: Tx, jobAxleId: string, reading: NewReading)
     throw conflict('typed', { theirs: now.typed, by: now.person, at: now.takenAt, version: now.id });
   }
   return loadJob(tx, jobAxleId);
+}
+
+/** Takes in what was read before there was a job, in the state of the day; what is read of a leaf holds for all of them. */
+export async function carryReading(
+  tx: Tx,
+  jobAxleId: string,
+  { point, typed, value }: CarriedReading,
+  newId: () => string,
+): Promise<void> {
+  const { leaves, states } = await loadJob(tx, jobAxleId);
+  const { rule, loaded, perLeaf } = pointOf(point);
+  const parsed = parseMeasured(typed, rule);
+  const near = (option: { value: number }) => Math.abs(option.value - value) <= 1e-6 * Math.max(1, Math.abs(value));
+  const unit = parsed.kind === 'ask' ? parsed.options.find(near)?.unit : parsed.kind === 'ok' ? parsed.unit : undefined;
+  for (const leafId of perLeaf ? leaves.map((leaf) => leaf.id) : [null])
+    await addReading(tx, jobAxleId, {
+      ...{ id: newId(), point, phase: 'before', side: null, leafId, typed, value, unit: unit ?? rule.unit },
+      ...{ stateId: loaded ? (states[0]?.id ?? null) : null, rolled: null, dayId: null, supersedes: null },
+      instrument: 'tape',
+    });
 }
 
 /** Whether a spring may have been loosened already: a reading from before the work is a correction from then on. */

@@ -43,7 +43,7 @@ async function run<Y, T>(
   let since = performance.now();
   for (;;) {
     const step = generator.next();
-    if (step.done ?? until?.(step.value)) return step.value;
+    if (step.done === true || until?.(step.value) === true) return step.value;
     if (performance.now() - since > 10) {
       onSlice?.(step.value as Y);
       await breathe();

@@ -112,7 +112,7 @@ test('the measuring sheet is walked with Enter in measuring order, and every act
     await page.keyboard.press('Tab');
     seen.add(await page.evaluate(() => document.activeElement?.textContent?.trim() ?? ''));
   }
-  for (const name of ['Store this prediction', 'Take out', '+ Shackle', 'right', 'night'])
+  for (const name of ['Store this prediction', 'Take out', '+ Shackle', 'right', 'view…'])
     expect([...seen]).toContain(name);
 });
 

@@ -81,7 +81,7 @@ test('a job of another shop or none is not found, in words', async ({ page, shop
   expect(answer!.status()).toBe(404);
   await expect(page.getByText('The job was never made, or belongs to another shop.')).toBeVisible();
   await page.getByRole('link', { name: 'To the Board' }).click();
-  await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'New job' })).toBeVisible();
 });
 
 test('rolled or not goes with the heights already there, as new readings', async ({ page, request }) => {

@@ -131,7 +131,7 @@ test('one job from tape measure to proven height, in typed fractions, with a rel
   const row = page.getByRole('row', { name: /Test bogie/ });
   await expect(row).toContainText('outside its band');
   await expect(row).toContainText('U-bolts: torque again');
-  await row.getByRole('button', { name: 'Done…' }).first().click();
+  await row.getByRole('button', { name: 'record it' }).click();
   await row.getByLabel('What was read').fill('all eight at the kit’s figure');
   await row.getByRole('button', { name: 'Done today' }).click();
   await expect(row).toContainText('second check');

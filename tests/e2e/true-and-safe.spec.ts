@@ -108,7 +108,11 @@ test('after heights alone finish nothing: what is open is named, closing is refu
   const { closing } = await get(request, job);
   expect(closing).toMatchObject({ closed: true, note: 'the owner knows' });
   expect(closing!.leftOpen.some((text) => text.startsWith('not checked'))).toBe(true);
+  // A closed job leaves the day sheet and is found by its name.
   await page.goto('/');
+  await expect(page.getByRole('row', { name: /Slipway/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Fish-market/ })).toHaveCount(0);
+  await page.goto('/?q=fish-market');
   await expect(page.getByRole('row', { name: /Fish-market/ })).toContainText('closed');
 });
 
@@ -163,7 +167,7 @@ test('in inches and pounds a bare number means what the field shows, for the per
   await expect(page.getByText(/thread M14 x 1\.5/).first()).toBeVisible();
   await expect(page.getByText(/thread 9\/16/)).toHaveCount(0);
   // One quantity may differ.
-  await page.getByRole('button', { name: 'units…' }).click();
+  await page.getByRole('button', { name: 'view…' }).click();
   const kept = page.waitForResponse((r) => r.url().endsWith('/people/units') && r.ok());
   await page.getByRole('group', { name: 'lengths' }).getByRole('button', { name: 'mm' }).click();
   await kept;

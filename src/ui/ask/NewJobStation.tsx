@@ -5,43 +5,29 @@ import { type NewJob } from '@/contracts/ask';
 import { type Person } from '@/contracts/person';
 import { formOf } from '@/core/vehicle/form';
 import { Chips } from '../controls/Chips';
+import { pointOf } from '@/core/measure/points';
+import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { PageFrame } from '../frame/PageFrame';
 import { call } from '../job/api';
 import { ProblemNote } from '../job/ProblemNote';
 import { useSend } from '../job/useSend';
 import { useKept } from '../measured/useKept';
-import { EMPTY_GOAL, goalBody, GoalFields, type Goal } from './GoalFields';
-import { loadBody, LoadFields, type LoadDraft } from './LoadFields';
-import { EMPTY_VEHICLE, vehicleBody, VehicleFields, type VehicleDraft } from './VehicleFields';
+import { goalBody, GoalFields } from './GoalFields';
+import { loadBody, LoadFields } from './LoadFields';
+import { EMPTY_JOB, NEW_JOB, type JobDraft } from './newJobDraft';
+import { vehicleBody, VehicleFields } from './VehicleFields';
 
-interface Draft {
-  /** Made once, so that a second try after a lost answer makes no second job. */
-  id: string;
-  vehicle: VehicleDraft;
-  goal: Goal;
-  leafCount: number;
-  load: LoadDraft;
-  wantedIn: 'today' | 'usual';
-}
-
-const EMPTY: Draft = {
-  id: '',
-  vehicle: EMPTY_VEHICLE,
-  goal: EMPTY_GOAL,
-  leafCount: 4,
-  load: { name: '', items: [] },
-  wantedIn: 'today',
-};
-
-function bodyOf(draft: Draft, axles: readonly KnownAxle[]): NewJob | undefined {
+function bodyOf(draft: JobDraft, axles: readonly KnownAxle[], leafy: boolean): NewJob | undefined {
   const vehicle = vehicleBody(draft.vehicle, axles);
   const goal = goalBody(draft.goal);
   const usual = loadBody(draft.load) ?? null;
   const half = !usual && (draft.load.name.trim() !== '' || draft.load.items.length > 0);
   if (!vehicle || !goal || half) return undefined;
   const wantedIn = usual ? draft.wantedIn : 'today';
-  return { id: draft.id, vehicle, ...goal, leafCount: draft.leafCount, usual, wantedIn };
+  // What was read of a leaf spring says nothing of another kind.
+  const readings = (draft.readings ?? []).filter(({ point }) => leafy || point === 'axleLoad');
+  return { id: draft.id, vehicle, ...goal, leafCount: draft.leafCount, usual, wantedIn, readings };
 }
 
 interface Props {
@@ -54,12 +40,12 @@ interface Props {
 export function NewJobStation({ axles, people, person }: Props) {
   const router = useRouter();
   const { busy, problem, run } = useSend();
-  const [draft, setDraft, forget] = useKept<Draft>('new-job', EMPTY);
-  const set = (part: Partial<Draft>) =>
+  const [draft, setDraft, forget] = useKept<JobDraft>(NEW_JOB, EMPTY_JOB);
+  const set = (part: Partial<JobDraft>) =>
     setDraft({ ...draft, id: draft.id === '' ? crypto.randomUUID() : draft.id, ...part });
-  const body = bodyOf(draft, axles);
   const known = axles.find((a) => a.id === draft.vehicle.axleId);
   const leafy = (known?.suspension ?? draft.vehicle.suspension) === 'longitudinalLeaf';
+  const body = bodyOf(draft, axles, leafy);
   const create = () =>
     run(async () => {
       const { id } = await call<{ id: string }>('/api/jobs', 'POST', body);
@@ -101,6 +87,16 @@ export function NewJobStation({ axles, people, person }: Props) {
           </Sheet>
           <Sheet title="Begin">
             <ProblemNote problem={problem} />
+            {draft.readings && draft.readings.length > 0 ? (
+              <p>
+                <Marked kind="done">
+                  {draft.readings.length} readings of the quick answer go with it:{' '}
+                  {draft.readings
+                    .map(({ point, typed }) => `${pointOf(point).label.toLowerCase()} ${typed}`)
+                    .join(', ')}
+                </Marked>
+              </p>
+            ) : null}
             <div className="acts">
               <button type="button" className="act" disabled={!body || busy} onClick={() => void create()}>
                 Open the job and measure

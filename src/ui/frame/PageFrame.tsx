@@ -12,22 +12,36 @@ interface Props {
   person: string;
   /** The tape at the edge; a screen outside a job only leads back to the Board. */
   tape?: ReactNode;
+  /** The page itself never scrolls on a tablet or larger; what is long scrolls inside itself. */
+  fixed?: boolean;
+  /** Between title and tools. */
+  middle?: ReactNode;
   children: ReactNode;
 }
 
 /** Tape, header and bench of a screen. */
-export function PageFrame({ title, note, people, person, tape = <StationTape />, children }: Props) {
+export function PageFrame({
+  title,
+  note,
+  people,
+  person,
+  tape = <StationTape />,
+  fixed = false,
+  middle,
+  children,
+}: Props) {
   const ready = useReady();
   return (
     <div className="shop">
       {tape}
-      <main className="bench">
+      <main className={fixed ? 'bench fixed' : 'bench'}>
         <fieldset className="until-ready" role="presentation" disabled={!ready}>
           <header className="head">
             <div>
               <h1>{title}</h1>
               <span className="muted">{note}</span>
             </div>
+            {middle ? <div className="head-middle">{middle}</div> : null}
             <Tools people={people} person={person} />
           </header>
           {children}

@@ -45,7 +45,7 @@ export function Tools({ people, person }: { people: readonly Person[]; person: s
         trigger="click"
         placement="bottomRight"
         content={
-          <div className="unit-choices" role="group" aria-label="Units, one by one">
+          <div className="unit-choices" role="group" aria-label="Units and light">
             {CHOSEN_DIMENSIONS.map((dimension) => (
               <Chips
                 key={dimension}
@@ -59,22 +59,23 @@ export function Tools({ people, person }: { people: readonly Person[]; person: s
                 onPick={(unit) => setUnits({ ...units, [dimension]: unit })}
               />
             ))}
+            <Chips
+              label="Light"
+              shown
+              options={[
+                { id: 'day', name: 'day' },
+                { id: 'night', name: 'night' },
+              ]}
+              value={dark ? 'night' : 'day'}
+              onPick={(light) => setDark(light === 'night')}
+            />
           </div>
         }
       >
         <button type="button" className="act quiet">
-          units…
+          view…
         </button>
       </Popover>
-      <Chips
-        label="Light"
-        options={[
-          { id: 'day', name: 'day' },
-          { id: 'night', name: 'night' },
-        ]}
-        value={dark ? 'night' : 'day'}
-        onPick={(light) => setDark(light === 'night')}
-      />
     </div>
   );
 }

@@ -1,9 +1,14 @@
 'use client';
 import { useEffect, useState } from 'react';
 
+const keyOf = (name: string): string => `gravelwort-draft:${name}`;
+
+/** Keeps a state for a screen that is opened next. */
+export const keepDraft = <T>(name: string, value: T): void => localStorage.setItem(keyOf(name), JSON.stringify(value));
+
 /** State that survives a reload in the browser's storage until it is forgotten; another name is another state. */
 export function useKept<T>(name: string, initial: T): [T, (next: T) => void, () => void] {
-  const key = `gravelwort-draft:${name}`;
+  const key = keyOf(name);
   const [held, setHeld] = useState({ key, value: initial });
   const value = held.key === key ? held.value : initial;
   useEffect(() => {

@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# npm run bench:shelf: the shelf at 50,000 parts on a throw-away cluster.
+# npm run bench:shelf, bench:board: a bench on a throw-away cluster. bench-db.sh NAME [ARGUMENTS] runs scripts/bench-NAME.ts.
 set -uo pipefail
 cd "$(dirname "$0")/.."
 ROOT=$PWD; STEPS=2
@@ -15,4 +15,5 @@ cluster_up "$HOME_DIR"
 export OWNER_DATABASE_URL="$OWNER_URL" APP_DATABASE_URL="$APP_URL"
 node_modules/.bin/tsx scripts/migrate.ts >/dev/null || exit 1
 step "Measuring"
-node_modules/.bin/tsx scripts/bench-shelf.ts "$@"
+NAME=$1; shift
+node_modules/.bin/tsx "scripts/bench-$NAME.ts" "$@"

@@ -1,0 +1,91 @@
+import { type JobView } from '../../src/contracts/job';
+import { expect, test, typeInto } from './shop';
+
+const SIX = [
+  ['on the axle', '1240'],
+  ['eye to eye', '45 1/4 in'],
+  ['leaves', '5'],
+  ['wide', '62'],
+  ['thick', '7.9'],
+  ['new leaf', '8'],
+] as const;
+
+test('a quick answer needs six numbers and no job, narrows with a seventh, and becomes a job with everything typed', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/');
+  const quick = page.getByRole('region', { name: 'Quick answer' });
+  const verdict = quick.getByRole('status');
+  await expect(verdict).toContainText('6 of 6 numbers to go');
+  for (const [label, text] of SIX) await typeInto(page, `Quick answer, ${label}`, text);
+  const spread = async () => {
+    await expect(verdict).toContainText(/nine in ten/);
+    const [, low, high] = /nine in ten ([+−]\d+) to ([+−]\d+)/.exec(
+      (await verdict.innerText()).replaceAll(/\s+/g, ' '),
+    )!;
+    return Number(high!.replace('−', '-')) - Number(low!.replace('−', '-'));
+  };
+  await expect(verdict).toContainText(/\+\d+ ?mm/);
+  const wide = await spread();
+  await typeInto(page, 'Quick answer, free camber', '95');
+  await expect.poll(spread).toBeLessThan(wide);
+  // Everything typed is still there after a reload; another change asks for its own number only.
+  await page.reload();
+  await expect(verdict).toContainText(/\+\d+ ?mm/);
+  await quick.getByRole('button', { name: 'block' }).click();
+  await expect(verdict).toContainText('1 of 6 numbers to go');
+  await typeInto(page, 'Quick answer, block, high', '2 in');
+  await expect(verdict).toContainText('+51');
+  await quick.getByRole('button', { name: 'Make it a job' }).click();
+  await expect(page.getByText('4 readings of the quick answer go with it')).toContainText('45 1/4 in');
+  await page.getByLabel('Complaint, in the owner’s words').fill('Low behind');
+  await typeInto(page, 'Wanted height change', '40');
+  await typeInto(page, 'Good enough within ±', '6');
+  await page.getByLabel('Name or plate').fill('Quay bogie');
+  await typeInto(page, 'Wheelbase', '2800');
+  await page.getByLabel('Kind of axle').click();
+  await page.getByTitle('pickup, rear').click();
+  await page.getByRole('group', { name: 'Spring lies' }).getByRole('button', { name: 'over the axle' }).click();
+  await page.getByRole('group', { name: 'Fuel tank' }).getByRole('button', { name: 'none' }).click();
+  await page.getByRole('button', { name: 'Open the job and measure' }).click();
+  await page.waitForURL(/\/measure$/);
+  await expect(page.getByLabel('Leaf width', { exact: true })).toHaveValue('62');
+  const view = (await (
+    await request.get(`/api${new URL(page.url()).pathname.replace('/measure', '')}`)
+  ).json()) as JobView;
+  expect(view.leaves).toHaveLength(5);
+  expect(view.readings.map((r) => `${r.point} ${r.typed}`).sort()).toEqual(
+    ['axleLoad 1240', 'eyeToEye 45 1/4 in', ...Array<string>(5).fill('leafThickness 7.9'), 'leafWidth 62'].sort(),
+  );
+});
+
+test('the day sheet holds still, goes to the search by one key, and finds jobs by what was found or planned in them', async ({
+  page,
+}) => {
+  for (const size of [
+    { width: 1280, height: 800 },
+    { width: 1024, height: 768 },
+  ]) {
+    await page.setViewportSize(size);
+    await page.goto('/');
+    await expect(page.getByRole('row', { name: /Slipway/ })).toBeVisible();
+    const [tall, wide] = await page.evaluate(() => [
+      document.documentElement.scrollHeight - innerHeight,
+      document.documentElement.scrollWidth - innerWidth,
+    ]);
+    expect([tall, wide]).toEqual([0, 0]);
+  }
+  await page.keyboard.press('/');
+  const search = page.getByRole('textbox', { name: 'Search vehicles, jobs, parts and findings' });
+  await expect(search).toBeFocused();
+  await page.keyboard.type('linkspan plate');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('row')).toHaveCount(1);
+  await expect(page.getByRole('row', { name: /luggage cart/ })).toBeVisible();
+  await search.fill('100%_nothing');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Nothing found for “100%_nothing”')).toBeVisible();
+  await search.fill('');
+  await expect(page.getByRole('row', { name: /Slipway/ })).toBeVisible();
+});

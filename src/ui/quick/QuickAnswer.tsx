@@ -123,7 +123,7 @@ export function QuickAnswer() {
         {draft.change === 'leaf' && draft.values.leaf ? (
           <TypedField
             label={withUnit('free camber', RULES.camber)}
-            spoken="Quick answer, its free camber"
+            spoken="Quick answer, free camber"
             rule={RULES.camber}
             value={draft.values.camber ?? null}
             draft="quick|camber"

@@ -155,6 +155,7 @@ export function QuickAnswer() {
                   rate <Quantity value={state.old.rate} of="rate" /> to <Quantity value={state.built.rate} of="rate" />
                 </>
               )}
+              ; all else assumed
             </p>
           </>
         ) : (

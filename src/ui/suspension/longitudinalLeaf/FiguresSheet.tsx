@@ -48,8 +48,8 @@ function Stress({ values, limit, band }: StressProps) {
         {value.toFixed(0)} MPa, leaf {worst + 1}
       </span>
       {band ? (
-        <span className={`small ${value <= limit && band.high > limit ? 'look' : 'muted'}`}>
-          {` ${band.low.toFixed(0)} to ${band.high.toFixed(0)}`}
+        <span className={`small under ${value <= limit && band.high > limit ? 'look' : 'muted'}`}>
+          {`nine in ten ${band.low.toFixed(0)} to ${band.high.toFixed(0)}`}
           {value <= limit && band.high > limit ? ', may be past its limit' : ''}
         </span>
       ) : null}

@@ -9,10 +9,10 @@ interface Props {
 }
 
 export default async function BoardPage({ searchParams }: Props) {
-  const { q, most } = await searchParams;
+  const { q, most, find } = await searchParams;
   const words = typeof q === 'string' ? q.trim().slice(0, 80) : '';
   const asked = Number(most);
   const reach = Number.isInteger(asked) ? Math.min(1000, Math.max(PAGE, asked)) : PAGE;
   const { people, person, data } = await loadPage((tx) => board(tx, { words, most: reach }));
-  return <Board {...data} people={people} person={person} />;
+  return <Board {...data} find={find !== undefined} people={people} person={person} />;
 }

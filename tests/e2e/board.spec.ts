@@ -1,5 +1,5 @@
 import { type JobView } from '../../src/contracts/job';
-import { expect, test, typeInto } from './shop';
+import { DEMO, expect, focusOn, test, typeInto } from './shop';
 
 const SIX = [
   ['on the axle', '1240'],
@@ -88,4 +88,28 @@ test('the day sheet holds still, goes to the search by one key, and finds jobs b
   await expect(page.getByText('Nothing found for “100%_nothing”')).toBeVisible();
   await search.fill('');
   await expect(page.getByRole('row', { name: /Slipway/ })).toBeVisible();
+});
+
+test('keys lead from station to station and to the search, are told by “?”, and stay out of what is typed', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO.planned}/choose`);
+  await expect(page.getByRole('button', { name: 'view…' })).toBeEnabled();
+  await page.keyboard.press('?');
+  const map = page.getByRole('dialog', { name: 'Keys' });
+  await expect(map).toContainText('Measure');
+  await page.keyboard.press('Escape');
+  await expect(map).toBeHidden();
+  await page.keyboard.press('2');
+  await page.waitForURL(/\/measure$/);
+  await expect(page.getByRole('button', { name: 'view…' })).toBeEnabled();
+  const field = page.getByLabel('Hub to arch lip, left', { exact: true });
+  await focusOn(field);
+  await page.keyboard.press('4');
+  await expect(field).toHaveValue(/4$/);
+  await page.keyboard.press('Escape');
+  await field.blur();
+  await page.keyboard.press('/');
+  await page.waitForURL(/\/\?find$/);
+  await expect(page.getByRole('textbox', { name: 'Search vehicles, jobs, parts and findings' })).toBeFocused();
 });

@@ -6,6 +6,7 @@ import { useEffect, useRef, useState } from 'react';
 import { type BoardRow } from '@/contracts/board';
 import { type Person } from '@/contracts/person';
 import { PageFrame } from '../frame/PageFrame';
+import { useReady } from '../frame/useReady';
 import { QuickAnswer } from '../quick/QuickAnswer';
 import { DaySheet } from './DaySheet';
 
@@ -19,6 +20,8 @@ interface Props {
   words: string;
   /** Jobs in hand that were asked for. */
   most: number;
+  /** Whether somebody came to search. */
+  find: boolean;
   people: readonly Person[];
   person: string;
 }
@@ -30,7 +33,7 @@ const dayInWords = (day: string): string =>
     .replace(',', '');
 
 /** The day sheet: what is due, what stands in the bay, what is planned; and a quick answer without a job. */
-export function Board({ rows, today, open, words, most, people, person }: Props) {
+export function Board({ rows, today, open, words, most, find, people, person }: Props) {
   return (
     <PageFrame
       fixed
@@ -40,7 +43,7 @@ export function Board({ rows, today, open, words, most, people, person }: Props)
       person={person}
       middle={
         <>
-          <Search words={words} />
+          <Search words={words} find={find} />
           <Link className="act" href="/jobs/new">
             New job
           </Link>
@@ -61,20 +64,14 @@ export function Board({ rows, today, open, words, most, people, person }: Props)
 }
 
 /** Looks through vehicles, complaints, findings and parts of all jobs, closed ones too; `/` goes there. */
-function Search({ words }: { words: string }) {
+function Search({ words, find }: { words: string; find: boolean }) {
   const router = useRouter();
   const field = useRef<InputRef>(null);
+  const ready = useReady();
   const [text, setText] = useState(words);
   useEffect(() => {
-    const slash = (event: KeyboardEvent) => {
-      if (event.key !== '/' || event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement)
-        return;
-      event.preventDefault();
-      field.current?.focus();
-    };
-    document.addEventListener('keydown', slash);
-    return () => document.removeEventListener('keydown', slash);
-  }, []);
+    if (ready && find) field.current?.focus();
+  }, [ready, find]);
   const go = (asked: string) => router.push(asked.trim() === '' ? '/' : `/?q=${encodeURIComponent(asked.trim())}`);
   return (
     <form

@@ -39,6 +39,7 @@ export function JobFrame({ view, station, people, person, rows, children }: Prop
       note={view.job.complaint}
       people={people}
       person={person}
+      jobId={view.id}
       tape={<StationTape jobId={view.id} states={states} current={station} />}
     >
       <AxleSwitch view={view} station={station} />

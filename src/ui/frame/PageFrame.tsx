@@ -1,6 +1,7 @@
 'use client';
 import { type ReactNode } from 'react';
 import { type Person } from '@/contracts/person';
+import { Keys } from './Keys';
 import { StationTape } from './StationTape';
 import { Tools } from './Tools';
 import { useReady } from './useReady';
@@ -14,6 +15,8 @@ interface Props {
   tape?: ReactNode;
   /** The page itself never scrolls on a tablet or larger; what is long scrolls inside itself. */
   fixed?: boolean;
+  /** The job on the screen, whose stations have keys of their own. */
+  jobId?: string;
   /** Between title and tools. */
   middle?: ReactNode;
   children: ReactNode;
@@ -27,6 +30,7 @@ export function PageFrame({
   person,
   tape = <StationTape />,
   fixed = false,
+  jobId,
   middle,
   children,
 }: Props) {
@@ -34,6 +38,7 @@ export function PageFrame({
   return (
     <div className="shop">
       {tape}
+      <Keys jobId={jobId} />
       <main className={fixed ? 'bench fixed' : 'bench'}>
         <fieldset className="until-ready" role="presentation" disabled={!ready}>
           <header className="head">

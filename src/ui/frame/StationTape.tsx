@@ -61,14 +61,15 @@ export function StationTape({ jobId, states, current }: Props) {
                 </Link>
               </li>
             ))
-          : PLACES.map((place) => (
-              <li key={place.id}>
-                <Link href={`/${place.id}`} aria-current={current === place.id ? 'page' : undefined} prefetch={false}>
-                  <span className="name">{place.name}</span>
-                  <span className="state">{place.state}</span>
-                </Link>
-              </li>
-            ))}
+          : null}
+        {PLACES.map((place, k) => (
+          <li key={place.id} className={jobId ? `place ${k === 0 ? 'first' : ''}` : ''}>
+            <Link href={`/${place.id}`} aria-current={current === place.id ? 'page' : undefined} prefetch={false}>
+              <span className="name">{place.name}</span>
+              <span className="state">{place.state}</span>
+            </Link>
+          </li>
+        ))}
       </ol>
     </nav>
   );

@@ -1,0 +1,65 @@
+'use client';
+import { Modal } from 'antd';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { STATIONS } from '@/contracts/stationNames';
+
+/** Whether a key belongs to what has the focus: a field, a list, a slider. */
+const typesInto = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  target.closest('input, textarea, select, [contenteditable=true], [role=slider], [role=combobox], [role=dialog]') !==
+    null;
+
+const EVERYWHERE: readonly [string, string][] = [
+  ['/', 'to the search of the Board'],
+  ['?', 'this map'],
+  ['Enter', 'takes a field’s figure and walks on to the next'],
+  ['Escape', 'puts back what the field held, or closes this'],
+  ['← →', 'a slider by one step; Page up and Page down by more'],
+];
+
+/** Keys that work on every screen: digits go to the stations of a job. @param jobId of the job on the screen */
+export function Keys({ jobId }: { jobId?: string | undefined }) {
+  const router = useRouter();
+  const [shown, setShown] = useState(false);
+  useEffect(() => {
+    const down = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || typesInto(event.target)) return;
+      if (event.key === '?') setShown(true);
+      if (event.key === '/') {
+        event.preventDefault();
+        const search = document.querySelector<HTMLInputElement>('[role=search] input');
+        if (search) search.focus();
+        else router.push('/?find');
+      }
+      const station = STATIONS.find(({ number }) => String(number) === event.key);
+      if (jobId && station) router.push(`/jobs/${jobId}/${station.id}`);
+    };
+    document.addEventListener('keydown', down);
+    return () => document.removeEventListener('keydown', down);
+  }, [router, jobId]);
+  return (
+    <Modal open={shown} onCancel={() => setShown(false)} footer={null} title="Keys" width={520}>
+      <dl className="keys">
+        {EVERYWHERE.map(([key, does]) => (
+          <div key={key}>
+            <dt>
+              <kbd>{key}</kbd>
+            </dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+        {jobId
+          ? STATIONS.map(({ id, number, name }) => (
+              <div key={id}>
+                <dt>
+                  <kbd>{number}</kbd>
+                </dt>
+                <dd>{name}</dd>
+              </div>
+            ))
+          : null}
+      </dl>
+    </Modal>
+  );
+}

@@ -11,7 +11,9 @@ test('costs add up as ranges, used beside new, what is left out is named, and tw
   const add = async (what: string, price: string) => {
     // By key: a page that is still solving may move under a mouse that is pressed.
     await typeInto(page, 'Something else', what);
-    await sheet.locator(`[data-cost="${what}"] summary`).click();
+    const line = sheet.locator(`[data-cost="${what}"]`);
+    await line.locator('summary').press('Enter');
+    await expect(line).toHaveAttribute('open');
     await typeInto(page, `Planned price of ${what}`, price);
   };
   // Sums of common practice.

@@ -65,7 +65,7 @@ export function ChooseFrame(props: Props) {
           {drawing}
           <PlansSheet job={job} plan={plan} {...(compared && { compared })} />
           {children}
-          {ready && shown && shown.curve.length > 0 ? (
+          {ready && shown && state?.built ? (
             <Sheet title="Height over load, one spring">
               <LoadDeflection
                 curve={shown.curve}

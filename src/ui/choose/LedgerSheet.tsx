@@ -65,14 +65,18 @@ export function LedgerSheet({ view, sideName, state, handbook, band, progress, o
               within <PlusMinus mm={half} />.
             </>
           )}
+        </p>
+        {/* Its room is kept: nothing below moves away from under a finger when the band is drawn. */}
+        <p className="muted band-progress">
           {progress !== null ? (
-            <span className="muted">
-              {' '}
+            <>
               Drawing the band… {Math.round(100 * progress)} %{' '}
               <button type="button" className="link" onClick={onStop}>
                 stop
               </button>
-            </span>
+            </>
+          ) : band ? (
+            `Band of ${band.samples.toLocaleString('en-GB')} outcomes.`
           ) : null}
         </p>
         <p>

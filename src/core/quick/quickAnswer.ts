@@ -172,7 +172,7 @@ function usualCamber(
     QUICK.seatLength.value / 2,
     SPRING_STEEL_E,
   );
-  // A free arch taller than a third of the leaf is no leaf spring: what was typed does not go together, and the solver says so.
+  // Taller than three tenths of its span no leaf spring stands free: the assumed curve is held there.
   const arch = Math.min(QUICK.loadedArch.value + sprung / rate, 0.3 * asked.eyeToEye);
   const curvature = curvatureFromCamber(arch, asked.eyeToEye);
   const chord = Math.min(2 * half, 1.6 / (curvature * QUICK.tighter.value));

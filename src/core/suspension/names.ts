@@ -19,6 +19,7 @@ export type AxlePosition = (typeof AXLE_POSITIONS)[number];
 export const AXLE_NAMES: Record<AxlePosition, string> = { front: 'front', rear: 'rear', secondRear: 'second rear' };
 /** Two axles that stand as one are worked on together. */
 const PAIRED: ReadonlySet<Suspension> = new Set(['tandemEqualizer', 'tandemSlipper']);
+export const isPaired = (suspension: Suspension): boolean => PAIRED.has(suspension);
 /** What is worked on, in words: the rear axle, or the rear axles. */
 export const axleName = (position: AxlePosition, suspension: Suspension): string =>
-  `${AXLE_NAMES[position]} ${PAIRED.has(suspension) ? 'axles' : 'axle'}`;
+  `${AXLE_NAMES[position]} ${isPaired(suspension) ? 'axles' : 'axle'}`;

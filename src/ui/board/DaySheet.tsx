@@ -6,7 +6,7 @@ import { daySheet, SECTION_NAMES, SECTIONS, type BoardJob, type Section } from '
 import { dueNow } from '@/contracts/due';
 import { STATIONS } from '@/contracts/stationNames';
 import { currentStation } from '@/contracts/stations';
-import { axleName } from '@/core/suspension/names';
+import { axleName, isPaired } from '@/core/suspension/names';
 import { Marked } from '../controls/Mark';
 import { VehicleSketch } from '../drawing/VehicleSketch';
 import { Length, PlusMinus } from '../measured/Figure';
@@ -70,8 +70,6 @@ export function DaySheet({ rows, today, words }: Props) {
   );
 }
 
-const isPair = (suspension: string): boolean => suspension.startsWith('tandem');
-
 function JobLine({ job, today, head }: { job: BoardJob; today: string; head: ReactNode }) {
   const [first, ...others] = job.axles;
   const [asking, setAsking] = useState(false);
@@ -80,7 +78,7 @@ function JobLine({ job, today, head }: { job: BoardJob; today: string; head: Rea
   const pressing = job.section === 'overdue' || job.section === 'today' || job.section === 'thisWeek';
   const sketched = first.axles.map(({ position, suspension }) => ({
     position: position === 'front' ? ('front' as const) : ('rear' as const),
-    pair: isPair(suspension),
+    pair: isPaired(suspension),
     touched: job.axles.some((row) => row.axle === position),
   }));
   return (

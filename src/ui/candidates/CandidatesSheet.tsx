@@ -126,48 +126,53 @@ export function CandidatesSheet({ job, plan, input, ubolts }: Props) {
         </span>
       }
     >
-      {level ? (
-        <Chips
-          label="Aim at"
-          shown
-          options={[
-            { id: 'height', name: 'the wanted height' },
-            {
-              id: 'level',
-              name: toLevel === null ? 'the wanted rake (lips of both axles not measured)' : 'the wanted rake',
-              disabled: toLevel === null,
-            },
-          ]}
-          value={aim}
-          onPick={setAim}
-        />
-      ) : null}
-      <LimitsBar draft={draft} name={`${view.id}|limits`} onChange={setDraft} />
       {parts.error ? <ProblemNote problem={parts.error} /> : null}
-      <div className="acts">
-        <button
-          type="button"
-          className="act"
-          disabled={!parts.data || search.progress !== null}
-          onClick={() => search.ask(question)}
-        >
-          {search.result ? 'Search again' : 'Search for ways'}
-        </button>
-        {search.progress !== null ? (
-          <>
-            <progress value={search.progress} max={1} aria-label="Search" />
-            <button type="button" className="act quiet" onClick={search.stop}>
-              Stop
-            </button>
-          </>
+      <div className="ways-top">
+        <div className="acts">
+          <button
+            type="button"
+            className="act"
+            disabled={!parts.data || search.progress !== null}
+            onClick={() => search.ask(question)}
+          >
+            {search.result ? 'Search again' : 'Search for ways'}
+          </button>
+          {search.progress !== null ? (
+            <>
+              <progress value={search.progress} max={1} aria-label="Search" />
+              <button type="button" className="act quiet" onClick={search.stop}>
+                Stop
+              </button>
+            </>
+          ) : null}
+          {search.result && search.progress === null ? (
+            <span className="muted" data-testid="searched">
+              {search.result.looked} looked at in {(search.ms / 1000).toFixed(1)} s
+              {search.result.impossible > 0 ? `, ${search.result.impossible} cannot stand` : ''}
+              {stale ? '; something has changed since' : ''}
+            </span>
+          ) : null}
+        </div>
+        {level ? (
+          <Chips
+            label="Aim at"
+            shown
+            options={[
+              { id: 'height', name: 'the wanted height' },
+              {
+                id: 'level',
+                name: toLevel === null ? 'the wanted rake (lips of both axles not measured)' : 'the wanted rake',
+                disabled: toLevel === null,
+              },
+            ]}
+            value={aim}
+            onPick={setAim}
+          />
         ) : null}
-        {search.result && search.progress === null ? (
-          <span className="muted" data-testid="searched">
-            {search.result.looked} looked at in {(search.ms / 1000).toFixed(1)} s
-            {search.result.impossible > 0 ? `, ${search.result.impossible} cannot stand` : ''}
-            {stale ? '; something has changed since' : ''}
-          </span>
-        ) : null}
+        <details className="part limits" open={search.result === null}>
+          <summary>Limits</summary>
+          <LimitsBar draft={draft} name={`${view.id}|limits`} onChange={setDraft} />
+        </details>
       </div>
       {search.fault ? (
         <p role="alert">

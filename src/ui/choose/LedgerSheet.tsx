@@ -8,7 +8,6 @@ import { reachOf, type Band } from '@/core/prediction/band';
 import { type LedgerLine } from '@/core/prediction/ledger';
 import { Sheet } from '../controls/Sheet';
 import { LedgerTable } from '../ledger/LedgerTable';
-import { Waterfall } from '../ledger/Waterfall';
 import { Marked } from '../controls/Mark';
 import { Length, PlusMinus } from '../measured/Figure';
 
@@ -46,107 +45,105 @@ export function LedgerSheet({ view, sideName, state, handbook, band, progress, o
   const [worst, ...next] = state.contributions.filter((c) => c.effect >= 0.5);
   return (
     <Sheet title={`Height ledger, ${sideName}, ${state.name}`}>
-      <LedgerTable lines={state.ledger} half={half} caption={`Height ledger ${sideName} ${state.name}`} />
-      <Waterfall
-        lines={state.ledger}
-        half={half}
-        spoken={`The ledger to scale: ${state.ledger.length} lines ending in the height as built`}
-      />
-      <div className="under-ledger">
-        <p>
-          The work changes it by <Length mm={change} signed />; nine in ten such jobs end{' '}
-          {isSkewed(reach) ? (
-            <>
-              between <Length mm={change - reach.below} signed unit={false} /> and{' '}
-              <Length mm={change + reach.above} signed />, further from the middle one way than the other.
-            </>
-          ) : (
-            <>
-              within <PlusMinus mm={half} />.
-            </>
-          )}
-        </p>
-        {/* Its room is kept: nothing below moves away from under a finger when the band is drawn. */}
-        <p className="muted band-progress">
-          {progress !== null ? (
-            <>
-              Drawing the band… {Math.round(100 * progress)} %{' '}
-              <button type="button" className="link" onClick={onStop}>
-                stop
-              </button>
-            </>
-          ) : band ? (
-            `Band of ${band.samples.toLocaleString('en-GB')} outcomes.`
-          ) : null}
-        </p>
-        <p>
-          Wanted <Length mm={job.wantedChange} signed /> <PlusMinus mm={job.tolerance} unit={false} />
-          {wantedHere ? (
-            <strong>
-              {' '}
-              <Marked kind={chance.reach === 'likely' ? 'done' : 'look'}>{REACH_WORDS[chance.reach]}</Marked>
-            </strong>
-          ) : (
-            <span className="muted"> in “{view.states.find((s) => s.wanted)?.name}”</span>
-          )}
-          {wantedHere ? (
-            <span data-testid="chance">
-              : <strong className="figure">{Math.round(100 * chance.share)} %</strong> of such jobs end inside the wish
-              {Math.abs(short) > job.tolerance ? (
-                <>
-                  ; the middle is {short > 0 ? 'short by' : 'over by'} <Length mm={Math.abs(short)} />
-                </>
-              ) : null}
-            </span>
-          ) : null}
-        </p>
-        <p className="muted">
-          {job.guess === null ? (
-            'No guess was made. '
-          ) : (
-            <>
-              Your guess: <Length mm={job.guess} signed />.{' '}
-            </>
-          )}
-          {handbook === undefined ? null : handbook === null ? (
-            'The handbook rule has nothing on this.'
-          ) : (
-            <>
-              Handbook rule: <Length mm={handbook} signed />
-              {state.id === view.states[0]?.id ? '' : ' (as it stands today)'}.
-            </>
-          )}
-        </p>
-        {band?.unsolved ? (
-          <p data-testid="unsolved">
-            <Marked kind="look">
-              {band.unsolved.share > 0.5 ? 'Most' : `One in ${Math.max(2, Math.round(1 / band.unsolved.share))}`} of
-              what the readings leave open cannot stand at all: {band.unsolved.reason}. The band is of the others; read
-              again what it hangs on before parts are bought.
-            </Marked>
+      <div className="dock-columns">
+        <LedgerTable lines={state.ledger} half={half} caption={`Height ledger ${sideName} ${state.name}`} />
+        <div className="under-ledger">
+          <p>
+            The work changes it by <Length mm={change} signed />; nine in ten such jobs end{' '}
+            {isSkewed(reach) ? (
+              <>
+                between <Length mm={change - reach.below} signed unit={false} /> and{' '}
+                <Length mm={change + reach.above} signed />, further from the middle one way than the other.
+              </>
+            ) : (
+              <>
+                within <PlusMinus mm={half} />.
+              </>
+            )}
           </p>
-        ) : null}
-        {worst ? (
-          <div className="note">
-            <p>
-              <strong>{label(worst.path)}</strong> moves this most (<PlusMinus mm={worst.effect} />
-              {worst.origin === 'assumed' ? ', assumed' : ''}):{' '}
-              {worst.origin === 'assumed' ? 'find it out' : 'measure it again'} to narrow the band.
-            </p>
-            {next.length > 0 ? (
-              <p className="small">
-                Then{' '}
-                {next.slice(0, 2).map((c, i) => (
-                  <span key={c.path}>
-                    {i > 0 ? ', ' : ''}
-                    {label(c.path)} (<PlusMinus mm={c.effect} />)
-                  </span>
-                ))}
-                .
-              </p>
+          {/* Its room is kept: nothing below moves away from under a finger when the band is drawn. */}
+          <p className="muted band-progress">
+            {progress !== null ? (
+              <>
+                Drawing the band… {Math.round(100 * progress)} %{' '}
+                <button type="button" className="link" onClick={onStop}>
+                  stop
+                </button>
+              </>
+            ) : band ? (
+              `Band of ${band.samples.toLocaleString('en-GB')} outcomes.`
             ) : null}
-          </div>
-        ) : null}
+          </p>
+          <p>
+            Wanted <Length mm={job.wantedChange} signed /> <PlusMinus mm={job.tolerance} unit={false} />
+            {wantedHere ? (
+              <strong>
+                {' '}
+                <Marked kind={chance.reach === 'likely' ? 'done' : 'look'}>{REACH_WORDS[chance.reach]}</Marked>
+              </strong>
+            ) : (
+              <span className="muted"> in “{view.states.find((s) => s.wanted)?.name}”</span>
+            )}
+            {wantedHere ? (
+              <span data-testid="chance">
+                : <strong className="figure">{Math.round(100 * chance.share)} %</strong> of such jobs end inside the
+                wish
+                {Math.abs(short) > job.tolerance ? (
+                  <>
+                    ; the middle is {short > 0 ? 'short by' : 'over by'} <Length mm={Math.abs(short)} />
+                  </>
+                ) : null}
+              </span>
+            ) : null}
+          </p>
+          <p className="muted">
+            {job.guess === null ? (
+              'No guess was made. '
+            ) : (
+              <>
+                Your guess: <Length mm={job.guess} signed />.{' '}
+              </>
+            )}
+            {handbook === undefined ? null : handbook === null ? (
+              'The handbook rule has nothing on this.'
+            ) : (
+              <>
+                Handbook rule: <Length mm={handbook} signed />
+                {state.id === view.states[0]?.id ? '' : ' (as it stands today)'}.
+              </>
+            )}
+          </p>
+          {band?.unsolved ? (
+            <p data-testid="unsolved">
+              <Marked kind="look">
+                {band.unsolved.share > 0.5 ? 'Most' : `One in ${Math.max(2, Math.round(1 / band.unsolved.share))}`} of
+                what the readings leave open cannot stand at all: {band.unsolved.reason}. The band is of the others;
+                read again what it hangs on before parts are bought.
+              </Marked>
+            </p>
+          ) : null}
+          {worst ? (
+            <div className="note">
+              <p>
+                <strong>{label(worst.path)}</strong> moves this most (<PlusMinus mm={worst.effect} />
+                {worst.origin === 'assumed' ? ', assumed' : ''}):{' '}
+                {worst.origin === 'assumed' ? 'find it out' : 'measure it again'} to narrow the band.
+              </p>
+              {next.length > 0 ? (
+                <p className="small">
+                  Then{' '}
+                  {next.slice(0, 2).map((c, i) => (
+                    <span key={c.path}>
+                      {i > 0 ? ', ' : ''}
+                      {label(c.path)} (<PlusMinus mm={c.effect} />)
+                    </span>
+                  ))}
+                  .
+                </p>
+              ) : null}
+            </div>
+          ) : null}
+        </div>
       </div>
     </Sheet>
   );

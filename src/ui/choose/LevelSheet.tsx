@@ -60,110 +60,114 @@ export function LevelSheet({ view, prediction }: { view: JobView; prediction: Ax
           onPick={setPicked}
         />
       ) : null}
-      {drawn?.rises ? (
-        <VehicleSide
-          wheelbase={wheelbase}
-          position={position}
-          hitched={hitched}
-          hub={mean('groundToHub')}
-          was={{
-            own: { ...own, value: own.value + drawn.rises.own.before },
-            other: { ...lip, value: lip.value + drawn.rises.other.before },
-          }}
-          will={{ own: own.value + drawn.rises.own.after, other: lip.value + drawn.rises.other.after }}
-          stateName={named(drawn)}
-        />
-      ) : null}
-      <div className="scroll">
-        <table className="plain" aria-label="Level in every load state">
-          <thead>
-            <tr>
-              <th scope="col">load state</th>
-              <th scope="col" className="number">
-                left over right
-              </th>
-              <th scope="col" className="number">
-                {hitched ? `axle over ${nose.replace('the ', '')}` : 'rear over front'}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {levels.map((level) => (
-              <tr key={level.id}>
-                <td>{named(level)}</td>
-                <td className="number">
-                  {level.lean ? (
-                    <>
-                      <Length mm={level.lean.before} signed unit={false} /> → <Length mm={level.lean.after} signed />{' '}
-                      <PlusMinus mm={level.lean.half90} unit={false} />{' '}
-                      <Judged view={view} kind="lean" after={level.lean.after} />
-                    </>
-                  ) : (
-                    <span className="muted">both sides’ heights are needed</span>
-                  )}
-                </td>
-                <td className="number">
-                  {level.rake ? (
-                    <>
-                      <Length mm={level.rake.before} signed unit={false} /> → <Length mm={level.rake.after} signed />{' '}
-                      <PlusMinus mm={level.rake.half90} unit={false} />{' '}
-                      <Judged view={view} kind="rake" after={level.rake.after} />
-                    </>
-                  ) : (
-                    <span className="muted">
-                      {level.rises
-                        ? hitched
-                          ? `lip and ${nose.replace('the ', '')} not measured from the ground`
-                          : 'lips of both axles not measured'
-                        : many
-                          ? 'not told on more than two axles'
-                          : 'the other axle’s load or spring is not read'}
-                    </span>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-      {levels.length > 1 && !many ? (
-        hitched ? (
-          <p className="muted">
-            {nose.replace('the', 'The')} is taken to stay at its height; how far the towing vehicle sinks is not
-            reckoned.
-          </p>
-        ) : beside ? (
-          <WorkedLine view={view} />
-        ) : (
-          <OtherAxleLine other={other} />
-        )
-      ) : null}
-      <p>
-        The body turns by {decimalText(Math.abs((bodyPitch(change, wheelbase) * 180) / Math.PI), 1)}°, the {position}{' '}
-        {change >= 0 ? 'up' : 'down'}
-        {hitched ? '.' : ': headlamps are set again.'}
-      </p>
-      {view.states.slice(1).map((state) => {
-        const down = sinksBy(prediction.sides, state.id);
-        const rake = levels.find((level) => level.id === state.id)?.rake;
-        const tongue = state.items.some((item) => item.kind === 'tongue');
-        if (down === null) return null;
-        return (
-          <p key={state.id}>
-            “{state.name}” takes <Length mm={down} /> at this axle
-            {tongue && rake ? (
-              <>
-                ; <Length mm={rake.after} signed /> of rake is left when towing
-              </>
-            ) : tongue ? (
-              ': keep that much nose-down for towing'
+      <div className="dock-columns">
+        {drawn?.rises ? (
+          <VehicleSide
+            wheelbase={wheelbase}
+            position={position}
+            hitched={hitched}
+            hub={mean('groundToHub')}
+            was={{
+              own: { ...own, value: own.value + drawn.rises.own.before },
+              other: { ...lip, value: lip.value + drawn.rises.other.before },
+            }}
+            will={{ own: own.value + drawn.rises.own.after, other: lip.value + drawn.rises.other.after }}
+            stateName={named(drawn)}
+          />
+        ) : null}
+        <div>
+          <div className="scroll">
+            <table className="plain" aria-label="Level in every load state">
+              <thead>
+                <tr>
+                  <th scope="col">load state</th>
+                  <th scope="col" className="number">
+                    left over right
+                  </th>
+                  <th scope="col" className="number">
+                    {hitched ? `axle over ${nose.replace('the ', '')}` : 'rear over front'}
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {levels.map((level) => (
+                  <tr key={level.id}>
+                    <td>{named(level)}</td>
+                    <td className="number">
+                      {level.lean ? (
+                        <>
+                          <Length mm={level.lean.before} signed unit={false} /> →{' '}
+                          <Length mm={level.lean.after} signed /> <PlusMinus mm={level.lean.half90} unit={false} />{' '}
+                          <Judged view={view} kind="lean" after={level.lean.after} />
+                        </>
+                      ) : (
+                        <span className="muted">both sides’ heights are needed</span>
+                      )}
+                    </td>
+                    <td className="number">
+                      {level.rake ? (
+                        <>
+                          <Length mm={level.rake.before} signed unit={false} /> →{' '}
+                          <Length mm={level.rake.after} signed /> <PlusMinus mm={level.rake.half90} unit={false} />{' '}
+                          <Judged view={view} kind="rake" after={level.rake.after} />
+                        </>
+                      ) : (
+                        <span className="muted">
+                          {level.rises
+                            ? hitched
+                              ? `lip and ${nose.replace('the ', '')} not measured from the ground`
+                              : 'lips of both axles not measured'
+                            : many
+                              ? 'not told on more than two axles'
+                              : 'the other axle’s load or spring is not read'}
+                        </span>
+                      )}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          {levels.length > 1 && !many ? (
+            hitched ? (
+              <p className="muted">
+                {nose.replace('the', 'The')} is taken to stay at its height; how far the towing vehicle sinks is not
+                reckoned.
+              </p>
+            ) : beside ? (
+              <WorkedLine view={view} />
             ) : (
-              ''
-            )}
-            .
+              <OtherAxleLine other={other} />
+            )
+          ) : null}
+          <p>
+            The body turns by {decimalText(Math.abs((bodyPitch(change, wheelbase) * 180) / Math.PI), 1)}°, the{' '}
+            {position} {change >= 0 ? 'up' : 'down'}
+            {hitched ? '.' : ': headlamps are set again.'}
           </p>
-        );
-      })}
+          {view.states.slice(1).map((state) => {
+            const down = sinksBy(prediction.sides, state.id);
+            const rake = levels.find((level) => level.id === state.id)?.rake;
+            const tongue = state.items.some((item) => item.kind === 'tongue');
+            if (down === null) return null;
+            return (
+              <p key={state.id}>
+                “{state.name}” takes <Length mm={down} /> at this axle
+                {tongue && rake ? (
+                  <>
+                    ; <Length mm={rake.after} signed /> of rake is left when towing
+                  </>
+                ) : tongue ? (
+                  ': keep that much nose-down for towing'
+                ) : (
+                  ''
+                )}
+                .
+              </p>
+            );
+          })}
+        </div>
+      </div>
     </Sheet>
   );
 }

@@ -21,7 +21,7 @@ import { type PlanHandle } from './usePlan';
 const REPEATED: ReadonlySet<ChangeKind> = new Set(['addLeaf', 'removeLeaf']);
 
 /** What may be planned at all on this axle, and why not. */
-function refusal(kind: ChangeKind, view: JobView, lines: readonly DraftLine[]): string | undefined {
+export function refusalOf(kind: ChangeKind, view: JobView, lines: readonly DraftLine[]): string | undefined {
   if (!REPEATED.has(kind) && lines.some((line) => line.kind === kind))
     return kind === 'block' ? 'blocks are never stacked' : 'already in the plan';
   if (kind === 'block' && view.axle.steered) return 'never on a steered axle';
@@ -174,7 +174,6 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
               </p>
             ) : null}
             {line.kind === 'addLeaf' ? <LongerThanMain view={view} line={line} /> : null}
-            {line.kind === 'addLeaf' && !line.part ? <ForTheMaker view={view} line={line} /> : null}
             {line.pack ? (
               <p className="small">
                 {line.pack.leaves.length} leaves, {line.pack.used ? 'used' : 'new'}
@@ -201,6 +200,7 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
                 />
               ))}
             </div>
+            {line.kind === 'addLeaf' && !line.part ? <ForTheMaker view={view} line={line} /> : null}
           </div>
         );
       })}
@@ -209,7 +209,7 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
         {(CHANGE_KINDS[view.axle.suspension] as readonly ChangeKind[])
           .filter((kind) => kind !== 'pack')
           .map((kind) => {
-            const no = refusal(kind, view, lines);
+            const no = refusalOf(kind, view, lines);
             return (
               <button
                 key={kind}

@@ -1,5 +1,5 @@
 'use client';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { type ChangeRow } from '@/contracts/plan';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
@@ -21,9 +21,18 @@ export interface PlanHandle {
   saved: boolean;
   problem: unknown;
   set: (lines: DraftLine[]) => void;
+  /** Shown and solved, but not saved yet: a handle on its way. */
+  hold: (lines: DraftLine[]) => void;
+  /** Lets go of what is held: the lines are as they were. */
+  letGo: () => void;
+  /** Back to the lines before the last step; null where there is none. */
+  undo: (() => void) | null;
   /** Gives up the unsaved edit. */
   drop: () => void;
 }
+
+/** Steps that can be undone. */
+const MOST_STEPS = 50;
 
 /** The plan of a job: typed line by line, saved as a whole once every line is complete. */
 export function usePlan(job: JobHandle): PlanHandle {
@@ -33,6 +42,8 @@ export function usePlan(job: JobHandle): PlanHandle {
   const saving = useRef(false);
   /** What was typed while a save was under way. */
   const later = useRef<DraftLine[] | null>(null);
+  /** The lines before a handle was taken. */
+  const held = useRef<readonly DraftLine[] | null>(null);
   const lines = draft?.lines ?? plan.changes.map(lineOf);
   const complete = lines.map(completeLine).filter((line) => line !== undefined);
 
@@ -54,6 +65,15 @@ export function usePlan(job: JobHandle): PlanHandle {
     } else if (ok) forget();
   };
 
+  const [steps, setSteps] = useState<{ plan: string; lines: readonly DraftLine[] }[]>([]);
+  const put = (next: DraftLine[]) => {
+    const edit = { lines: next, version: draft?.version ?? plan.version };
+    setDraft(edit);
+    if (saving.current) later.current = next;
+    else void save(edit);
+  };
+  const last = steps.at(-1);
+
   return {
     lines,
     changes: complete,
@@ -62,10 +82,29 @@ export function usePlan(job: JobHandle): PlanHandle {
     problem,
     drop: forget,
     set: (next) => {
-      const edit = { lines: next, version: draft?.version ?? plan.version };
-      setDraft(edit);
-      if (saving.current) later.current = next;
-      else void save(edit);
+      // While a handle is held the lines are its own already: the step began where they were last set.
+      setSteps([...steps.slice(1 - MOST_STEPS), { plan: plan.id, lines: held.current ?? lines }]);
+      held.current = null;
+      put(next);
     },
+    hold: (next) => {
+      held.current ??= lines;
+      setDraft({ lines: next, version: draft?.version ?? plan.version });
+    },
+    letGo: () => {
+      if (!held.current) return;
+      const before = held.current;
+      held.current = null;
+      // What was unsaved before it was taken stays unsaved.
+      if (JSON.stringify(before) === JSON.stringify(plan.changes.map(lineOf))) forget();
+      else setDraft({ lines: [...before], version: draft?.version ?? plan.version });
+    },
+    undo:
+      last?.plan === plan.id
+        ? () => {
+            setSteps(steps.slice(0, -1));
+            put([...last.lines]);
+          }
+        : null,
   };
 }

@@ -1,4 +1,6 @@
 'use client';
+import { Popover } from 'antd';
+import { type ReactNode } from 'react';
 import { hungEye, type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
 import { type PointId } from '@/core/measure/points';
 import { useLengthText } from '../measured/Figure';
@@ -6,7 +8,7 @@ import { useView } from '../theme/Providers';
 import { Dimension, LevelDimension } from './Dimension';
 import { fit, type Extent, type Scale } from './scale';
 import { ScaleBar } from './ScaleBar';
-import { useWidth } from './useWidth';
+import { useRoom } from './useRoom';
 import { SpringMarks } from './SpringMarks';
 
 interface Props {
@@ -25,10 +27,18 @@ interface Props {
   provisional?: boolean;
   /** The dimension whose field has the focus. */
   focus?: PointId | null;
+  /** Hub over the ground, mm, and whether it was read: the wheel and what it stands on are drawn too. */
+  radius?: { value: number; known: boolean } | null;
+  /** Handles to pull, in the drawing's own scale. */
+  handles?: (s: Scale, shown: Elevation) => ReactNode;
 }
 
 /** Room for the two heights on the left and the shackle's angle on the right. */
-const MARGIN = { left: 96, right: 64, top: 56, bottom: 44 };
+const MARGIN = { left: 96, right: 64, top: 40, bottom: 44 };
+/** Least height of a drawing in which there is room to pull, px. */
+const LEAST_TO_PULL = 220;
+/** Height of the row of handles under the spring, px. */
+const HANDLES = 40;
 const NEW_AT = 74;
 const OLD_AT = 36;
 
@@ -54,13 +64,16 @@ const degrees = (rad: number): string => ((rad * 180) / Math.PI).toFixed(0);
 /** A to-scale side view drawn from the solution: old in graphite dashes, new in solid colour, frame held still. */
 export function ElevationDrawing(props: Props) {
   const { old, built, side, stateName, before, after, addedLeaf, assumed, provisional = false, focus = null } = props;
+  const { radius = null, handles } = props;
   const { lengths } = useView();
   const lengthText = useLengthText();
   const shown = built ?? old;
   const lip = before === null ? null : old.hub.y + before;
   const extent = extentOf(built ? [old, built] : [old], lip);
-  const [box, width] = useWidth<HTMLElement>(800);
-  const s = fit(extent, width, MARGIN);
+  const [box, width, tall] = useRoom<HTMLElement>(800);
+  // On a phone, and while the dock has the room, the fields do it.
+  const pulled = handles && tall !== Infinity && tall > LEAST_TO_PULL ? handles : undefined;
+  const s = fit(extent, width, pulled ? { ...MARGIN, bottom: 44 + HANDLES } : MARGIN, tall);
   const spoken = [
     `Side elevation, ${side}, ${stateName}.`,
     before === null ? '' : `Hub to lip ${built ? 'before ' : ''}${lengthText(before)}.`,
@@ -91,12 +104,14 @@ export function ElevationDrawing(props: Props) {
           left={left}
           drawing={shown}
         />
+        {radius === null ? null : <Wheel s={s} old={old} shown={shown} radius={radius} left={left} />}
         {built ? <SpringMarks drawing={old} s={s} look="old" addedLeaf={null} /> : null}
         <SpringMarks
           drawing={shown}
           s={s}
           look={provisional ? 'assumed' : built ? 'new' : 'now'}
           addedLeaf={built ? addedLeaf : null}
+          named={!pulled}
         />
         {lip !== null && before !== null ? (
           <HeightMarks
@@ -119,15 +134,60 @@ export function ElevationDrawing(props: Props) {
             was {degrees(old.shackleAngle)}°
           </text>
         ) : null}
+        {pulled?.(s, shown)}
         {focus ? <FocusMarks s={s} drawing={shown} focus={focus} /> : null}
         <ScaleBar s={s} across={extent.right - extent.left} lengths={lengths} left={left} top={s.height - 14}>
           {side}, {stateName}
         </ScaleBar>
       </svg>
-      {assumed.length > 0 ? (
+      {assumed.length === 0 ? null : tall === Infinity ? (
         <figcaption className="assumed">Assumed in this drawing: {assumed.join(', ')}.</figcaption>
-      ) : null}
+      ) : (
+        <Popover trigger="click" placement="topRight" content={<p className="assumed">{assumed.join(', ')}</p>}>
+          <button type="button" className="link stage-assumed">
+            {assumed.length === 1 ? 'one part assumed' : `${assumed.length} parts assumed`}
+          </button>
+        </Popover>
+      )}
     </figure>
+  );
+}
+
+interface WheelProps {
+  s: Scale;
+  old: Elevation;
+  shown: Elevation;
+  radius: { value: number; known: boolean };
+  left: number;
+}
+
+/** The wheel behind the spring, and the ground where it is in sight; dashed where the ground was, as the frame is held still. */
+function Wheel({ s, old, shown, radius: { value: radius, known }, left }: WheelProps) {
+  const [at, was] = [s.y(shown.hub.y - radius), s.y(old.hub.y - radius)];
+  const right = s.width - 20;
+  const low = s.height - 34;
+  return (
+    <g>
+      <clipPath id="in-sight">
+        <rect x="0" y="0" width={s.width} height={low} />
+      </clipPath>
+      <g
+        fill="none"
+        stroke="var(--tick)"
+        strokeWidth="1.2"
+        strokeDasharray={known ? undefined : '2 4'}
+        clipPath="url(#in-sight)"
+      >
+        <circle {...s.at(shown.hub)} r={radius * s.perMm} />
+        <circle {...s.at(shown.hub)} r={radius * 0.58 * s.perMm} />
+      </g>
+      {Math.abs(at - was) > 1 && was < low ? (
+        <path d={`M${left} ${was}H${right}`} stroke="var(--graphite)" strokeDasharray="7 5" strokeWidth="1.1" />
+      ) : null}
+      {at < low ? (
+        <path d={`M${left} ${at}H${right}`} stroke="var(--ink)" strokeWidth="2.4" data-part="ground" />
+      ) : null}
+    </g>
   );
 }
 

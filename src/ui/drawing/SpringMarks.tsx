@@ -16,10 +16,12 @@ interface Props {
   look: Look;
   /** Index of a leaf that the plan adds. */
   addedLeaf: number | null;
+  /** Whether it is named at its tip. */
+  named?: boolean;
 }
 
 /** Pack, eyes, shackle, axle stack and tube of one state, at true scale. */
-export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
+export function SpringMarks({ drawing, s, look, addedLeaf, named = true }: Props) {
   const { stroke, dash, width } = LOOK[look];
   const { rearEye, frontEye, pivot } = drawing;
   const hung = hungEye(drawing);
@@ -60,7 +62,7 @@ export function SpringMarks({ drawing, s, look, addedLeaf }: Props) {
         return (
           <g key={i}>
             <LeafStroke d={path} thick={thick} stroke={stroke} hollow={added} />
-            {added ? (
+            {added && named ? (
               <text
                 x={s.x(tip.x) + (pulled ? -8 : 8)}
                 y={s.y(tip.y) + 18}

@@ -1,11 +1,17 @@
 import { type VehicleFormId } from '@/core/vehicle/form';
 
+interface Axle {
+  position: 'front' | 'rear';
+  pair: boolean;
+  touched: boolean;
+}
+
 interface Props {
   form: VehicleFormId;
   /** mm; from the coupling where it hangs on another vehicle. */
   wheelbase: number;
   /** Where the vehicle has axles, and which a job works on. */
-  axles: readonly { position: 'front' | 'rear'; pair: boolean; touched: boolean }[];
+  axles: readonly Axle[];
   /** px. */
   width?: number;
 }
@@ -69,13 +75,26 @@ const scaled = (path: string, x: (v: number) => number, y: (v: number) => number
   });
 };
 
-/** A vehicle from its left, small: wheels where they stand, a ring round every axle that is worked on. */
-export function VehicleSketch({ form, wheelbase, axles, width = 160 }: Props) {
-  const { outline, thin, left, right, top } = BODIES[form];
+/** Where things lie on a sketch of some width, px. */
+function laidOut(form: VehicleFormId, wheelbase: number, width: number) {
+  const { left, right, top } = BODIES[form];
   const scale = width / (right - left);
   const radius = Math.min(0.17, Math.max(0.1, (WHEEL * 3300) / Math.max(wheelbase, 1500)));
   const x = (v: number) => (v - left) * scale;
   const y = (v: number) => 6 + (top - v) * scale;
+  return { scale, radius, x, y };
+}
+
+/** Middle of an axle's wheels on the sketch, px. */
+export function axleOnSketch(form: VehicleFormId, wheelbase: number, width: number, position: 'front' | 'rear') {
+  const { radius, x, y } = laidOut(form, wheelbase, width);
+  return { x: x(position === 'rear' ? 1 : 0), y: y(radius) };
+}
+
+/** A vehicle from its left, small: wheels where they stand, a ring round every axle that is worked on. */
+export function VehicleSketch({ form, wheelbase, axles, width = 160 }: Props) {
+  const { outline, thin } = BODIES[form];
+  const { scale, radius, x, y } = laidOut(form, wheelbase, width);
   const ground = y(0);
   return (
     <svg

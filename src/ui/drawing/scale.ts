@@ -26,12 +26,18 @@ export interface Margin {
   bottom: number;
 }
 
-/** Fits an extent between the margins of a width; the height follows. */
-export function fit(extent: Extent, width: number, margin: Margin): Scale {
-  const perMm = Math.max(0.05, (width - margin.left - margin.right) / (extent.right - extent.left));
-  const x = (mm: number) => margin.left + (mm - extent.left) * perMm;
+/**
+ * Fits an extent between the margins of a width; the height follows. Where that would be taller than its room, the height
+ * decides and the drawing stands in the middle of the width. @param tall of its room, px
+ */
+export function fit(extent: Extent, width: number, margin: Margin, tall = Infinity): Scale {
+  const [wide, high] = [extent.right - extent.left, extent.top - extent.bottom];
+  const room = width - margin.left - margin.right;
+  const perMm = Math.max(0.05, Math.min(room / wide, (tall - margin.top - margin.bottom) / Math.max(high, 1)));
+  const aside = margin.left + Math.max(0, room - wide * perMm) / 2;
+  const x = (mm: number) => aside + (mm - extent.left) * perMm;
   const y = (mm: number) => margin.top + (extent.top - mm) * perMm;
-  const height = margin.top + margin.bottom + (extent.top - extent.bottom) * perMm;
+  const height = margin.top + margin.bottom + high * perMm;
   return { perMm, width, height, x, y, at: (p) => ({ cx: x(p.x), cy: y(p.y) }) };
 }
 

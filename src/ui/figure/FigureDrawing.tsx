@@ -4,7 +4,7 @@ import { type JobView } from '@/contracts/job';
 import { pointOf } from '@/core/measure/points';
 import { ScaleBar } from '../drawing/ScaleBar';
 import { fit, type Extent } from '../drawing/scale';
-import { useWidth } from '../drawing/useWidth';
+import { useRoom } from '../drawing/useRoom';
 import { fieldKey, sameField, spokenField, type FieldAt } from '../measure/fields';
 import { useView } from '../theme/Providers';
 import { dimensionText } from './dimensionText';
@@ -38,9 +38,9 @@ function useLocked(figure: Figure, typing: boolean): Extent {
 /** A to-scale figure whose dimensions are the fields: touch one and its field has the focus. */
 export function FigureDrawing({ figure, view, values, focus, onPick }: Props) {
   const { lengths, units } = useView();
-  const [box, width] = useWidth<HTMLElement>(520);
+  const [box, width, tall] = useRoom<HTMLElement>(520);
   const extent = useLocked(figure, focus !== null);
-  const s = fit(extent, width, figure.margin);
+  const s = fit(extent, width, figure.margin, tall - (figure.below ?? 0) - 26);
   const height = s.height + (figure.below ?? 0) + 26;
   const { shapes, dimensions, captions } = figure.marks(s);
   const group = focus && pointOf(focus.point).group;

@@ -7,10 +7,10 @@ import { type Person } from '@/contracts/person';
 import { openList } from '@/contracts/openList';
 import { type StationId } from '@/contracts/stationNames';
 import { stationStates } from '@/contracts/stations';
-import { AxleSwitch } from './AxleSwitch';
-import { OpenLine } from './OpenLine';
+import { OpenBadge, OpenLine } from './OpenLine';
 import { PageFrame } from './PageFrame';
 import { StationTape } from './StationTape';
+import { VehicleHead } from './VehicleHead';
 
 /** What every station's page brings: the job, the shop's people, and who is at work. */
 export interface StationProps {
@@ -26,11 +26,15 @@ interface Props {
   person: string;
   /** What must fit, as solved on this page; else by the stored prediction. */
   rows?: readonly FitRow[] | undefined;
+  /** The page holds still on a tablet or larger. */
+  fixed?: boolean;
+  /** In the head, between the vehicle and the tools. */
+  middle?: ReactNode;
   children: ReactNode;
 }
 
 /** One station of one job. */
-export function JobFrame({ view, station, people, person, rows, children }: Props) {
+export function JobFrame({ view, station, people, person, rows, fixed = false, middle, children }: Props) {
   const states = useMemo(() => stationStates(view, openList(view, rows)), [view, rows]);
   const { open, state } = states[station];
   return (
@@ -40,10 +44,17 @@ export function JobFrame({ view, station, people, person, rows, children }: Prop
       people={people}
       person={person}
       jobId={view.id}
+      fixed={fixed}
+      lead={<VehicleHead view={view} station={station} />}
+      middle={
+        <>
+          {middle}
+          {fixed && state !== 'untouched' && open.length > 0 ? <OpenBadge open={open} /> : null}
+        </>
+      }
       tape={<StationTape jobId={view.id} states={states} current={station} />}
     >
-      <AxleSwitch view={view} station={station} />
-      {state !== 'untouched' && open.length > 0 ? <OpenLine open={open} /> : null}
+      {!fixed && state !== 'untouched' && open.length > 0 ? <OpenLine open={open} /> : null}
       {children}
     </PageFrame>
   );

@@ -17,6 +17,8 @@ interface Props {
   fixed?: boolean;
   /** The job on the screen, whose stations have keys of their own. */
   jobId?: string;
+  /** Before the title. */
+  lead?: ReactNode;
   /** Between title and tools. */
   middle?: ReactNode;
   children: ReactNode;
@@ -31,6 +33,7 @@ export function PageFrame({
   tape = <StationTape />,
   fixed = false,
   jobId,
+  lead,
   middle,
   children,
 }: Props) {
@@ -42,9 +45,12 @@ export function PageFrame({
       <main className={fixed ? 'bench fixed' : 'bench'}>
         <fieldset className="until-ready" role="presentation" disabled={!ready}>
           <header className="head">
-            <div>
+            {lead}
+            <div className="head-words">
               <h1>{title}</h1>
-              <span className="muted">{note}</span>
+              <span className="muted" title={note}>
+                {note}
+              </span>
             </div>
             {middle ? <div className="head-middle">{middle}</div> : null}
             <Tools people={people} person={person} />

@@ -32,15 +32,17 @@ export function Tools({ people, person }: { people: readonly Person[]; person: s
           router.refresh();
         }}
       />
-      <Chips
-        label="Units"
-        options={[
-          { id: 'in', name: 'in, lb' },
-          { id: 'mm', name: 'mm, kg' },
-        ]}
-        value={same(INCH_VIEW) ? 'in' : same(METRIC_VIEW) ? 'mm' : null}
-        onPick={(id) => setUnits(id === 'in' ? INCH_VIEW : METRIC_VIEW)}
-      />
+      <div className="wide-only">
+        <Chips
+          label="Units"
+          options={[
+            { id: 'in', name: 'in, lb' },
+            { id: 'mm', name: 'mm, kg' },
+          ]}
+          value={same(INCH_VIEW) ? 'in' : same(METRIC_VIEW) ? 'mm' : null}
+          onPick={(id) => setUnits(id === 'in' ? INCH_VIEW : METRIC_VIEW)}
+        />
+      </div>
       <Popover
         trigger="click"
         placement="bottomRight"

@@ -3,11 +3,12 @@ import Link from 'next/link';
 import { type JobView } from '@/contracts/job';
 import { type ChangeRow } from '@/contracts/plan';
 import { coilSheetOf } from '@/contracts/sheet';
+import { COIL_STEEL_LIMIT } from '@/core/mechanics/coil/coil';
 import { assembleCoil } from '@/core/suspension/coilBeam/assemble';
 import { ChooseFrame, shownOf } from '../../choose/ChooseFrame';
 import { PlanEditor } from '../../choose/PlanEditor';
 import { useChoose } from '../../choose/useChoose';
-import { Sheet } from '../../controls/Sheet';
+import { RideAndStress } from '../../choose/VerdictSheet';
 import { type StationProps } from '../../frame/JobFrame';
 import { usePrediction } from '../../prediction/usePrediction';
 import { CoilElevation } from './CoilElevation';
@@ -32,33 +33,43 @@ export function CoilChoose({ first, people, person }: StationProps) {
       solved={solved}
       people={people}
       person={person}
+      title={`Coil, ${side}`}
       drawing={
-        <Sheet title={`Coil, ${side}`} aside={<span className="muted">was dashed, becomes solid</span>}>
-          {state?.old ? (
-            <CoilElevation
-              old={{ figures: state.old, spacer: input.spacer.value }}
-              built={ready && state.built ? { figures: state.built, spacer } : null}
-              side={side}
-              stateName={state.name}
-              before={state.beforeHere}
-              after={state.after}
-            />
-          ) : (
-            <p className="muted">
-              {measured && solved.progress !== null ? (
-                'Drawing…'
-              ) : (
-                <>
-                  Its sizes, its length and the load on it make the figure.{' '}
-                  <Link className="link" href={`/jobs/${view.id}/measure`} prefetch={false}>
-                    Measure them
-                  </Link>
-                </>
-              )}
-            </p>
-          )}
-        </Sheet>
+        state?.old ? (
+          <CoilElevation
+            old={{ figures: state.old, spacer: input.spacer.value }}
+            built={ready && state.built ? { figures: state.built, spacer } : null}
+            side={side}
+            stateName={state.name}
+            before={state.beforeHere}
+            after={state.after}
+          />
+        ) : (
+          <p className="muted">
+            {measured && solved.progress !== null ? (
+              'Drawing…'
+            ) : (
+              <>
+                Its sizes, its length and the load on it make the figure.{' '}
+                <Link className="link" href={`/jobs/${view.id}/measure`} prefetch={false}>
+                  Measure them
+                </Link>
+              </>
+            )}
+          </p>
+        )
       }
+      rides={
+        ready && state?.built ? (
+          <RideAndStress
+            old={state.old}
+            built={state.built}
+            stress={{ old: state.old?.stress ?? null, built: state.built.stress, limit: COIL_STEEL_LIMIT.static }}
+          />
+        ) : null
+      }
+      editor={<PlanEditor view={view} plan={plan} />}
+      ways={<CoilWays job={job} plan={plan} input={standing} shelf={shelf ?? []} />}
       figures={
         state?.old ? (
           <CoilFiguresSheet
@@ -69,9 +80,6 @@ export function CoilChoose({ first, people, person }: StationProps) {
           />
         ) : null
       }
-    >
-      <PlanEditor view={view} plan={plan} />
-      <CoilWays job={job} plan={plan} input={standing} shelf={shelf ?? []} />
-    </ChooseFrame>
+    />
   );
 }

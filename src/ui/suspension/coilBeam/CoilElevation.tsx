@@ -4,7 +4,7 @@ import { type Side } from '@/core/vehicle/side';
 import { Dimension } from '../../drawing/Dimension';
 import { fit, type Scale } from '../../drawing/scale';
 import { ScaleBar } from '../../drawing/ScaleBar';
-import { useWidth } from '../../drawing/useWidth';
+import { useRoom } from '../../drawing/useRoom';
 import { useLengthText } from '../../measured/Figure';
 import { useView } from '../../theme/Providers';
 import { strandShapes } from './coilFigures';
@@ -32,7 +32,7 @@ const BEAM = 46;
 
 /** The coil between frame and axle, to scale: as it is in graphite dashes, as it will be solid, in one load state. */
 export function CoilElevation({ old, built, side, stateName, before, after }: Props) {
-  const [box, width] = useWidth<HTMLElement>(720);
+  const [box, width, tall] = useRoom<HTMLElement>(720);
   const { lengths } = useView();
   const lengthText = useLengthText();
   const shown = built ?? old;
@@ -40,9 +40,12 @@ export function CoilElevation({ old, built, side, stateName, before, after }: Pr
   const deep = Math.max(reach(old), reach(shown));
   // A coil is tall and narrow: it stands in the middle third, its figures beside it.
   const across = deep * 1.2;
-  const s = fit({ left: -across, right: across, top: 46, bottom: -deep - BEAM - 14 }, width, {
-    ...{ left: 8, right: 8, top: 8, bottom: 40 },
-  });
+  const s = fit(
+    { left: -across, right: across, top: 46, bottom: -deep - BEAM - 14 },
+    width,
+    { left: 8, right: 8, top: 8, bottom: 40 },
+    tall,
+  );
   const spoken = [
     `Coil, ${side}, ${stateName}: ${lengthText(shown.figures.length)} from seat to seat`,
     built ? `, was ${lengthText(old.figures.length)}` : '',

@@ -6,9 +6,12 @@ import { type ChangeRow } from '@/contracts/plan';
 import { sheetOf } from '@/contracts/sheet';
 import { stockPartOf } from '@/contracts/stock';
 import { uboltsOf } from '@/contracts/ubolts';
+import { SPRING_STEEL_LIMITS } from '@/core/material/steel';
 import { uboltNeed } from '@/core/selection/uboltNeed';
 import { assemble, type Assembled } from '@/core/suspension/longitudinalLeaf/assemble';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { hungEye, type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
+import { type LeafFigures } from '@/core/suspension/longitudinalLeaf/figures';
 import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLeaf/kind';
 import { provisional } from '@/core/suspension/longitudinalLeaf/provisional';
 import { type Side } from '@/core/vehicle/side';
@@ -16,10 +19,12 @@ import { CandidatesSheet } from '../../candidates/CandidatesSheet';
 import { ChooseFrame, shownOf } from '../../choose/ChooseFrame';
 import { PlanEditor } from '../../choose/PlanEditor';
 import { useChoose } from '../../choose/useChoose';
+import { type PlanHandle } from '../../choose/usePlan';
+import { RideAndStress } from '../../choose/VerdictSheet';
 import { Marked } from '../../controls/Mark';
-import { Sheet } from '../../controls/Sheet';
 import { Waiting } from '../../controls/Waiting';
 import { ElevationDrawing } from '../../drawing/ElevationDrawing';
+import { figureValues } from '../../figure/values';
 import { type StationProps } from '../../frame/JobFrame';
 import { usePrediction } from '../../prediction/usePrediction';
 import { SpringSheet } from '../../spring/SpringSheet';
@@ -27,6 +32,7 @@ import { addedLeafIndex } from './addedLeaf';
 import { assumedParts } from './assumedParts';
 import { FiguresSheet } from './FiguresSheet';
 import { LeafChecks } from './LeafChecks';
+import { PlanHandles } from './PlanHandles';
 import { useOwnPlans } from './ownPlans';
 import { WhatIfSheet } from './WhatIfSheet';
 
@@ -62,10 +68,12 @@ export function LeafChoose({ first, people, person }: StationProps) {
           <Marked kind="look">the goal says no blocks</Marked>
         ) : null
       }
-      drawing={
-        <Sheet title={`Elevation, ${side}`} aside={<span className="muted">was dashed, becomes solid</span>}>
-          <Elevations view={view} assembled={assembled} side={side} shown={shown} state={state} />
-        </Sheet>
+      title={`${view.axle.position === 'front' ? 'Front' : 'Rear'} spring, ${side}`}
+      drawing={<Elevations view={view} assembled={assembled} side={side} shown={shown} state={state} plan={plan} />}
+      rides={
+        state?.built ? (
+          <RideAndStress old={state.old} built={state.built} stress={stressOf(state.old, state.built)} />
+        ) : null
       }
       lead={
         refusedHere ? (
@@ -83,6 +91,48 @@ export function LeafChoose({ first, people, person }: StationProps) {
           />
         ) : null
       }
+      editor={
+        <PlanEditor view={view} plan={plan}>
+          <p className="muted small">
+            Spring leaves are never heated, welded, torch-cut or drilled. Re-arching is specialist work with a crack
+            test.
+          </p>
+        </PlanEditor>
+      }
+      ways={<CandidatesSheet job={job} plan={plan} input={standing} ubolts={bolts} />}
+      more={[
+        {
+          id: 'bench',
+          name: 'bench',
+          children: <BenchTab view={view} />,
+        },
+        ...(ready && shown && assembled.input.changes.length > 0
+          ? [
+              {
+                id: 'whatif',
+                name: 'what if',
+                children: (
+                  <WhatIfSheet
+                    key={changesText}
+                    input={assembled.input}
+                    side={side}
+                    stateId={state?.id ?? at.stateId}
+                  />
+                ),
+              },
+            ]
+          : []),
+      ]}
+      spring={
+        shown && state?.old ? (
+          <SpringSheet
+            input={assembled.input}
+            side={side}
+            addedLeaf={addedLeafIndex(assembled.input)}
+            stops={shown.states.flatMap((s) => (s.old ? [{ name: s.name, load: s.old.load }] : []))}
+          />
+        ) : undefined
+      }
       checks={(rows) => (
         <LeafChecks
           view={view}
@@ -91,33 +141,33 @@ export function LeafChoose({ first, people, person }: StationProps) {
           offer={orders ? { job, orders, shelf: shelf ?? [] } : null}
         />
       )}
-    >
-      <PlanEditor view={view} plan={plan}>
-        <p>
-          <Link href={`/bench?job=${view.id}`} prefetch={false}>
-            Lay this pack on the bench
-          </Link>{' '}
-          <span className="muted">to mix it with another leaf by leaf</span>
-        </p>
-        <p className="muted small">
-          Spring leaves are never heated, welded, torch-cut or drilled. Re-arching is specialist work with a crack test.
-        </p>
-      </PlanEditor>
-      {ready && shown ? (
-        <WhatIfSheet key={changesText} input={assembled.input} side={side} stateId={state?.id ?? at.stateId} />
-      ) : null}
-      <CandidatesSheet job={job} plan={plan} input={standing} ubolts={bolts} />
-      {shown && state?.old ? (
-        <SpringSheet
-          input={assembled.input}
-          side={side}
-          addedLeaf={addedLeafIndex(assembled.input)}
-          stops={shown.states.flatMap((s) => (s.old ? [{ name: s.name, load: s.old.load }] : []))}
-        />
-      ) : null}
-    </ChooseFrame>
+    />
   );
 }
+
+/** Length of the shackle as drawn, whole mm. */
+const shackleOf = (drawing: Elevation): number | null => {
+  const eye = hungEye(drawing);
+  return drawing.pivot && Math.round(Math.hypot(drawing.pivot.x - eye.x, drawing.pivot.y - eye.y));
+};
+
+/** The leaf stressed most by load and sizes alone, held against the limit of a standing load. */
+function stressOf(old: LeafFigures | null, built: LeafFigures) {
+  const most = (of: LeafFigures | null) =>
+    of?.nominalStress?.length ? Math.max(...of.nominalStress.map(Math.abs)) : null;
+  const now = most(built);
+  return now === null ? undefined : { old: most(old), built: now, limit: SPRING_STEEL_LIMITS.static };
+}
+
+/** The way to the bench, where packs are mixed leaf by leaf. */
+const BenchTab = ({ view }: { view: JobView }) => (
+  <p>
+    <Link className="act" href={`/bench?job=${view.id}`} prefetch={false}>
+      Lay this pack on the bench
+    </Link>{' '}
+    <span className="muted">to mix it with another leaf by leaf</span>
+  </p>
+);
 
 interface ElevationProps {
   view: JobView;
@@ -125,10 +175,11 @@ interface ElevationProps {
   side: Side;
   shown: LeafSide | null;
   state: LeafState | undefined;
+  plan: PlanHandle;
 }
 
 /** Old and new from the solution; until a spring can be solved, a dotted typical one. */
-function Elevations({ view, assembled, side, shown, state }: ElevationProps) {
+function Elevations({ view, assembled, side, shown, state, plan }: ElevationProps) {
   const solved = state?.old ?? null;
   const stand = useMemo((): { input: LeafAxleInput; filled: number } | null => {
     if (solved) return null;
@@ -147,6 +198,20 @@ function Elevations({ view, assembled, side, shown, state }: ElevationProps) {
         after={state.after}
         addedLeaf={addedLeafIndex(assembled.input)}
         assumed={assumedParts(assembled.input)}
+        radius={figureValues(view, null)('groundToHub', side)}
+        handles={(s, drawing) => (
+          <PlanHandles
+            view={view}
+            plan={plan}
+            s={s}
+            drawing={drawing}
+            addedLeaf={assembled.input.changes.length > 0 ? addedLeafIndex(assembled.input) : null}
+            now={{
+              shackle: view.pack.rearEnd === 'pad' ? null : solved.elevation.pivot && shackleOf(solved.elevation),
+              block: solved.elevation.stack.block,
+            }}
+          />
+        )}
       />
     );
   if (!dotted) return <Waiting what="drawing" />;

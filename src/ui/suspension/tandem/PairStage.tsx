@@ -1,5 +1,5 @@
 'use client';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { type TandemAxleInput } from '@/core/suspension/tandem/input';
 import { pairOnRoad, ROAD_REACH, type RoadSweep } from '@/core/suspension/tandem/road';
 import { type TandemFigures } from '@/core/suspension/tandem/sideModel';
@@ -23,8 +23,14 @@ interface Props {
   radius: number | null;
 }
 
-/** The pair drawn under one load, tried on the road: coupling up and down, a bump under either axle. Nothing here is saved. */
-export function PairStage({ input, standing, side, state, radius }: Props) {
+/**
+ * The pair under one load, tried on the road: coupling up and down, a bump under either axle. Nothing here is saved.
+ * @returns its verdict, its drawing, and what moves them; null while it cannot be drawn
+ */
+export function usePairOnRoad(
+  input: TandemAxleInput,
+  { standing, side, state, radius }: Omit<Props, 'input'>,
+): { verdict: ReactNode; drawing: ReactNode; road: ReactNode } | null {
   const [hitch, setHitch] = useState(0);
   const [bump, setBump] = useState(0);
   const lengthText = useLengthText();
@@ -38,12 +44,9 @@ export function PairStage({ input, standing, side, state, radius }: Props) {
   const level = shown ?? road?.at({ hitch: 0, bump: 0 }) ?? null;
   if (!road || !level) return null;
   const onBump = bump === 0 ? '' : `, ${lengthText(Math.abs(bump))} under the ${bump > 0 ? 'front' : 'rear'} wheel`;
-  return (
-    <Sheet
-      title={`Two axles, ${side}`}
-      aside={<span className="muted">{before ? 'was dashed, becomes solid' : state.name}</span>}
-    >
-      <Verdict shown={shown} limit={input.wheelLimit} />
+  return {
+    verdict: <Verdict shown={shown} limit={input.wheelLimit} />,
+    drawing: (
       <TandemElevation
         old={before}
         shown={level}
@@ -53,6 +56,8 @@ export function PairStage({ input, standing, side, state, radius }: Props) {
         radius={radius}
         bump={shown ? bump : 0}
       />
+    ),
+    road: (
       <div className="pair-road">
         <GroundBars shown={level} limit={input.wheelLimit} />
         <div>
@@ -92,6 +97,19 @@ export function PairStage({ input, standing, side, state, radius }: Props) {
           )}
         </div>
       </div>
+    ),
+  };
+}
+
+/** The pair on one sheet: what it does, drawn, and what moves it. */
+export function PairStage({ input, ...rest }: Props) {
+  const shown = usePairOnRoad(input, rest);
+  if (!shown) return null;
+  return (
+    <Sheet title={`Two axles, ${rest.side}`} aside={<span className="muted">{rest.state.name}</span>}>
+      {shown.verdict}
+      {shown.drawing}
+      {shown.road}
     </Sheet>
   );
 }

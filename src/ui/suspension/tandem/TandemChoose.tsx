@@ -7,11 +7,11 @@ import { assembleTandem } from '@/core/suspension/tandem/assemble';
 import { ChooseFrame, shownOf } from '../../choose/ChooseFrame';
 import { PlanEditor } from '../../choose/PlanEditor';
 import { useChoose } from '../../choose/useChoose';
-import { Sheet } from '../../controls/Sheet';
+import { RideAndStress } from '../../choose/VerdictSheet';
 import { figureValues } from '../../figure/values';
 import { type StationProps } from '../../frame/JobFrame';
 import { usePrediction } from '../../prediction/usePrediction';
-import { PairStage } from './PairStage';
+import { usePairOnRoad } from './PairStage';
 import { TandemFiguresSheet } from './TandemFiguresSheet';
 import { TandemWays } from './TandemWays';
 
@@ -36,38 +36,40 @@ export function TandemChoose({ first, people, person }: StationProps) {
   const measured = missing.length === 0;
   const solved = usePrediction(ready || measured ? input : null);
   const { k, state } = shownOf(solved.prediction, at);
+  const pair = usePairOnRoad(input, {
+    standing: ready ? standing : null,
+    side,
+    state: { index: k, name: state?.name ?? '' },
+    radius: radiusOf(view),
+  });
+  const drawn = state?.old ? pair : null;
   return (
     <ChooseFrame
       at={at}
       solved={solved}
       people={people}
       person={person}
+      title={`Two axles, ${side}`}
       drawing={
-        state?.old ? (
-          <PairStage
-            input={input}
-            standing={ready ? standing : null}
-            side={side}
-            state={{ index: k, name: state.name }}
-            radius={radiusOf(view)}
-          />
+        drawn ? (
+          drawn.drawing
         ) : (
-          <Sheet title={`Two axles, ${side}`}>
-            <p className="muted">
-              {measured && solved.progress !== null ? (
-                'Drawing…'
-              ) : (
-                <>
-                  Springs, their arch, what joins them and the load make the figure.{' '}
-                  <Link className="link" href={`/jobs/${view.id}/measure`} prefetch={false}>
-                    Measure them
-                  </Link>
-                </>
-              )}
-            </p>
-          </Sheet>
+          <p className="muted">
+            {measured && solved.progress !== null ? (
+              'Drawing…'
+            ) : (
+              <>
+                Springs, their arch, what joins them and the load make the figure.{' '}
+                <Link className="link" href={`/jobs/${view.id}/measure`} prefetch={false}>
+                  Measure them
+                </Link>
+              </>
+            )}
+          </p>
         )
       }
+      lead={drawn?.verdict}
+      rides={ready && state?.built ? <RideAndStress old={state.old} built={state.built} /> : null}
       figures={
         state?.old ? (
           <TandemFiguresSheet
@@ -78,9 +80,9 @@ export function TandemChoose({ first, people, person }: StationProps) {
           />
         ) : null
       }
-    >
-      <PlanEditor view={view} plan={plan} />
-      <TandemWays job={job} plan={plan} input={standing} shelf={shelf ?? []} />
-    </ChooseFrame>
+      editor={<PlanEditor view={view} plan={plan} />}
+      ways={<TandemWays job={job} plan={plan} input={standing} shelf={shelf ?? []} />}
+      more={drawn ? [{ id: 'road', name: 'on the road', children: drawn.road }] : []}
+    />
   );
 }

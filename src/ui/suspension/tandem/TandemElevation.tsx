@@ -5,7 +5,7 @@ import { type TandemFigures } from '@/core/suspension/tandem/sideModel';
 import { type Side } from '@/core/vehicle/side';
 import { fit, type Scale } from '../../drawing/scale';
 import { ScaleBar } from '../../drawing/ScaleBar';
-import { useWidth } from '../../drawing/useWidth';
+import { useRoom } from '../../drawing/useRoom';
 import { useQuantityText } from '../../measured/Quantity';
 import { useView } from '../../theme/Providers';
 import { pairPieces } from './pairShapes';
@@ -26,7 +26,7 @@ const INK = { old: 'var(--graphite)', now: 'var(--ink)', new: 'var(--new)' } as 
 
 /** Two axles and what joins them, to scale, frame held still: as they are in graphite dashes, as they will be solid. */
 export function TandemElevation({ old, shown, look, side, stateName, radius, bump }: Props) {
-  const [box, width] = useWidth<HTMLElement>(760);
+  const [box, width, tall] = useRoom<HTMLElement>(760);
   const { lengths } = useView();
   const quantity = useQuantityText();
   const { shape } = shown;
@@ -35,12 +35,12 @@ export function TandemElevation({ old, shown, look, side, stateName, radius, bum
   );
   const reach = shape.spacing / 2 + Math.max(shape.outer, radius ?? 0) + 40;
   const low = Math.min(...hubs) - (radius ?? shape.tube) - 10;
-  const s = fit({ left: -reach, right: reach, top: 70, bottom: low }, width, {
-    left: 10,
-    right: 10,
-    top: 34,
-    bottom: 78,
-  });
+  const s = fit(
+    { left: -reach, right: reach, top: 70, bottom: low },
+    width,
+    { left: 10, right: 10, top: 34, bottom: 78 },
+    tall,
+  );
   const kg = (value: number) => quantity(value, 'mass');
   const share = Math.round(100 * shown.share);
   const tilt = shown.swing === null ? null : ((shown.swing * 180) / Math.PI).toFixed(0);

@@ -1,0 +1,55 @@
+import Link from 'next/link';
+import { type JobView } from '@/contracts/job';
+import { type StationId } from '@/contracts/stationNames';
+import { stationStates } from '@/contracts/stations';
+import { axleName, isPaired } from '@/core/suspension/names';
+import { Mark } from '../controls/Mark';
+import { axleOnSketch, VehicleSketch } from '../drawing/VehicleSketch';
+import { STATION_MARKS } from './StationTape';
+
+const WIDTH = 128;
+
+/** The vehicle at the head of its job: touch one of the axles worked on and the station goes there. */
+export function VehicleHead({ view, station }: { view: JobView; station: StationId }) {
+  const { form, wheelbase } = view.vehicle;
+  const at = (position: string) => (position === 'front' ? 'front' : 'rear');
+  const views = [view, ...view.others];
+  const sketched = view.axles
+    .filter((axle) => axle.position !== 'secondRear')
+    .map((axle) => ({
+      position: at(axle.position) as 'front' | 'rear',
+      pair: isPaired(axle.suspension),
+      touched: axle.position === view.axle.position,
+    }));
+  return (
+    <div className="vehicle-head">
+      <VehicleSketch form={form} wheelbase={wheelbase} axles={sketched} width={WIDTH} />
+      {view.jobAxles.length > 1 ? (
+        <nav aria-label="Axle at work">
+          {view.jobAxles.flatMap(({ id, position, suspension }) => {
+            const of = views.find((v) => v.id === id);
+            if (!of) return [];
+            const { x, y } = axleOnSketch(form, wheelbase, WIDTH, at(position));
+            const { kind, word } = STATION_MARKS[stationStates(of)[station].state];
+            const here = id === view.id;
+            return [
+              <Link
+                key={id}
+                href={`/jobs/${id}/${station}`}
+                style={{ left: x, top: y }}
+                aria-current={here ? 'page' : undefined}
+                title={`${axleName(position, suspension)}, ${word}`}
+                prefetch={false}
+              >
+                <span className="hidden-word">
+                  {axleName(position, suspension)}, {word}
+                </span>
+                {here ? null : <Mark kind={kind} />}
+              </Link>,
+            ];
+          })}
+        </nav>
+      ) : null}
+    </div>
+  );
+}

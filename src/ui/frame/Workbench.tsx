@@ -1,0 +1,116 @@
+'use client';
+import { Tabs } from 'antd';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Mark, type MarkKind } from '../controls/Mark';
+import { RoomContext, useSize } from '../drawing/useRoom';
+import { useMedia } from '../theme/useMedia';
+
+/** Where there is room for a page that holds still; the same as in workbench.css. */
+export const HOLDS_STILL = '(min-width: 901px) and (min-height: 620px)';
+
+/** Stage, verdict and dock of a station: the page holds still, what is long scrolls inside its tab. */
+export const Workbench = ({ className = '', children }: { className?: string; children: ReactNode }) => (
+  <div className={`workbench ${className}`}>{children}</div>
+);
+
+interface StageProps {
+  title: string;
+  /** Beside the title: what the drawing is of, and how it is to be read. */
+  aside?: ReactNode;
+  /** Under the drawing. */
+  foot?: ReactNode;
+  children: ReactNode;
+}
+
+/** The drawing of a station, as large as its box allows. */
+export function Stage({ title, aside, foot, children }: StageProps) {
+  const still = useMedia(HOLDS_STILL);
+  const [box, room] = useSize<HTMLDivElement>();
+  return (
+    <section className="sheet stage" aria-label={title}>
+      <header className="sheet-head">
+        <h2>{title}</h2>
+        {aside}
+      </header>
+      <div className="stage-room" ref={box}>
+        <RoomContext value={still ? room : null}>{children}</RoomContext>
+      </div>
+      {foot}
+    </section>
+  );
+}
+
+export interface DockTab {
+  /** Also its place in the address, behind `#`. */
+  id: string;
+  name: string;
+  /** How it stands, where that is worth a look before it is opened. */
+  mark?: { kind: MarkKind | 'stop'; word: string } | undefined;
+  /** There before it was opened, for what other parts of the page read. */
+  ready?: boolean;
+  children: ReactNode;
+}
+
+interface DockProps {
+  label: string;
+  tabs: readonly DockTab[];
+  /** Open at first, unless the address says another. */
+  first: string;
+}
+
+const inAddress = (): string => decodeURIComponent(window.location.hash.slice(1));
+
+/** Everything else of a station, in tabs. What was opened once stays as it was left. */
+export function Dock({ label, tabs, first }: DockProps) {
+  const [picked, setPicked] = useState<string | null>(null);
+  const [tall, setTall] = useState(false);
+  useEffect(() => {
+    const read = () => {
+      const asked = inAddress();
+      if (asked) setPicked(asked);
+    };
+    read();
+    window.addEventListener('hashchange', read);
+    return () => window.removeEventListener('hashchange', read);
+  }, []);
+  const open = tabs.find((tab) => tab.id === picked) ?? tabs.find((tab) => tab.id === first) ?? tabs[0];
+  return (
+    <section className={tall ? 'sheet dock tall' : 'sheet dock'} aria-label={label}>
+      <Tabs
+        activeKey={open?.id ?? ''}
+        animated={false}
+        tabBarExtraContent={
+          <button type="button" className="dock-taller" aria-pressed={tall} onClick={() => setTall(!tall)}>
+            <svg viewBox="0 0 14 14" aria-hidden="true">
+              <path d={tall ? 'M2 5l5 5l5 -5' : 'M2 9l5 -5l5 5'} fill="none" stroke="currentColor" strokeWidth="2" />
+            </svg>
+            {tall ? 'drawing' : 'more room'}
+          </button>
+        }
+        onChange={(id) => {
+          setPicked(id);
+          window.history.replaceState(null, '', `#${id}`);
+        }}
+        items={tabs.map(({ id, name, mark, ready = false, children }) => ({
+          key: id,
+          forceRender: ready,
+          label: (
+            <>
+              {name}
+              {mark ? (
+                <span
+                  className={
+                    mark.kind === 'stop' ? 'stop-word tab-mark' : mark.kind === 'look' ? 'look tab-mark' : 'tab-mark'
+                  }
+                >
+                  {mark.kind === 'stop' ? null : <Mark kind={mark.kind} />} {mark.word}
+                </span>
+              ) : null}
+            </>
+          ),
+          children,
+        }))}
+      />
+    </section>
+  );
+}

@@ -5,7 +5,8 @@ import { pointOf } from '@/core/measure/points';
 import { ScaleBar } from '../drawing/ScaleBar';
 import { fit, type Extent } from '../drawing/scale';
 import { useRoom } from '../drawing/useRoom';
-import { fieldKey, sameField, spokenField, type FieldAt } from '../measure/fields';
+import { fieldKey, pointName, sameField, spokenField, type FieldAt } from '../measure/fields';
+import { lowerFirst } from '../measure/missingText';
 import { useView } from '../theme/Providers';
 import { dimensionText } from './dimensionText';
 import { TOUCH, type DimensionMark, type Figure } from './marks';
@@ -17,8 +18,15 @@ interface Props {
   values: Values;
   /** The field at work: its dimension is inked, its group stands out. */
   focus: FieldAt | null;
+  /** Walked to next: dotted, and named. */
+  next?: FieldAt | null;
+  /** What is being typed at the field at work; null while nothing is. */
+  typing?: string | null;
   onPick: (at: FieldAt) => void;
 }
+
+/** A figure that cannot be drawn in less than this keeps its own height, and its box scrolls, px. */
+const LEAST_ROOM = 130;
 
 const both = (p: Extent, q: Extent): Extent => ({
   left: Math.min(p.left, q.left),
@@ -36,16 +44,19 @@ function useLocked(figure: Figure, typing: boolean): Extent {
 }
 
 /** A to-scale figure whose dimensions are the fields: touch one and its field has the focus. */
-export function FigureDrawing({ figure, view, values, focus, onPick }: Props) {
+export function FigureDrawing({ figure, view, values, focus, next = null, typing = null, onPick }: Props) {
   const { lengths, units } = useView();
   const [box, width, tall] = useRoom<HTMLElement>(520);
   const extent = useLocked(figure, focus !== null);
-  const s = fit(extent, width, figure.margin, tall - (figure.below ?? 0) - 26);
+  const room = tall - (figure.below ?? 0) - 26;
+  const high = extent.top - extent.bottom > 60;
+  const s = fit(extent, width, figure.margin, high && room < LEAST_ROOM ? Infinity : Math.max(room, 60));
   const height = s.height + (figure.below ?? 0) + 26;
   const { shapes, dimensions, captions } = figure.marks(s);
   const group = focus && pointOf(focus.point).group;
   const ink = (mark: DimensionMark): string => {
     if (sameField(mark.at, focus)) return 'focus';
+    if (sameField(mark.at, next)) return 'next';
     if (!focus) return 'plain';
     // Of a leaf-by-leaf group only the leaf at work stands out.
     return pointOf(mark.at.point).group === group && mark.at.leafId === focus.leafId ? 'group' : 'faint';
@@ -68,8 +79,12 @@ export function FigureDrawing({ figure, view, values, focus, onPick }: Props) {
         ))}
         {dimensions.map((mark) => {
           const read = values(mark.at.point, mark.at.side, mark.at.leafId);
-          const text = mark.known ? dimensionText(read.value, mark.at.point, units) : '?';
-          const wide = Math.max(TOUCH, text.length * 10 + 12);
+          const inked = ink(mark);
+          const stored = mark.known ? dimensionText(read.value, mark.at.point, units) : '?';
+          // What is typed stands at its own dimension, in a box on the line, with the caret behind it.
+          const text = inked === 'focus' && typing !== null ? `${typing}▏` : stored;
+          const wide = Math.max(TOUCH, text.length * (inked === 'focus' ? 12 : 10) + 12);
+          const name = inked === 'next' ? `next: ${lowerFirst(pointName(view, mark.at.point))}` : null;
           return (
             <g
               key={fieldKey(mark.at)}
@@ -77,8 +92,8 @@ export function FigureDrawing({ figure, view, values, focus, onPick }: Props) {
               tabIndex={-1}
               aria-label={`${spokenField(view, mark.at)}: ${mark.known ? text : 'not read yet'}`}
               data-dimension={fieldKey(mark.at)}
-              data-ink={ink(mark)}
-              className={`dimension ${ink(mark)} ${mark.known ? '' : 'dotted'}`}
+              data-ink={inked}
+              className={`dimension ${inked} ${mark.known ? '' : 'dotted'}`}
               onClick={() => onPick(mark.at)}
             >
               <path d={mark.path} />
@@ -86,6 +101,16 @@ export function FigureDrawing({ figure, view, values, focus, onPick }: Props) {
               <text x={mark.x} y={mark.y + 5} textAnchor="middle" className="num">
                 {text}
               </text>
+              {name ? (
+                <text
+                  x={Math.min(width - name.length * 4 - 4, Math.max(name.length * 4 + 4, mark.x))}
+                  y={mark.y - 28}
+                  textAnchor="middle"
+                  className="next-name"
+                >
+                  {name}
+                </text>
+              ) : null}
             </g>
           );
         })}

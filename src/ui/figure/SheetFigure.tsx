@@ -1,5 +1,5 @@
 'use client';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { type JobView } from '@/contracts/job';
 import { pointOf, type PointId } from '@/core/measure/points';
 import { type Side } from '@/core/vehicle/side';
@@ -15,11 +15,15 @@ interface Props {
   view: JobView;
   figures: FigureSet;
   focus: FieldAt | null;
+  next?: FieldAt | null;
+  typing?: string | null;
+  /** At the end of its head. */
+  aside?: ReactNode;
   onPick: (at: FieldAt) => void;
 }
 
 /** The figure of the field at work; without one, the figure picked by hand. */
-export function SheetFigure({ view, figures, focus, onPick }: Props) {
+export function SheetFigure({ view, figures, focus, next = null, typing = null, aside, onPick }: Props) {
   const ids = Object.keys(figures.names);
   const [picked, setPicked] = useState(ids[0]!);
   const [side, setSide] = useState<Side>('left');
@@ -57,9 +61,18 @@ export function SheetFigure({ view, figures, focus, onPick }: Props) {
           onPick={setPicked}
         />
         {figures.sided(picked, view) ? <SideChips label="Side shown" value={side} onPick={setSide} /> : null}
+        {aside}
       </div>
       {figure ? (
-        <FigureDrawing figure={figure} view={view} values={values} focus={focus} onPick={onPick} />
+        <FigureDrawing
+          figure={figure}
+          view={view}
+          values={values}
+          focus={focus}
+          next={next}
+          typing={typing}
+          onPick={onPick}
+        />
       ) : (
         <p className="muted">Drawing…</p>
       )}

@@ -15,7 +15,7 @@ export const Workbench = ({ className = '', children }: { className?: string; ch
 
 interface StageProps {
   title: string;
-  /** Beside the title: what the drawing is of, and how it is to be read. */
+  /** Beside the title: what the drawing is of, and how it is to be read; null where the drawing brings its own head. */
   aside?: ReactNode;
   /** Under the drawing. */
   foot?: ReactNode;
@@ -28,10 +28,12 @@ export function Stage({ title, aside, foot, children }: StageProps) {
   const [box, room] = useSize<HTMLDivElement>();
   return (
     <section className="sheet stage" aria-label={title}>
-      <header className="sheet-head">
-        <h2>{title}</h2>
-        {aside}
-      </header>
+      {aside === null ? null : (
+        <header className="sheet-head">
+          <h2>{title}</h2>
+          {aside}
+        </header>
+      )}
       <div className="stage-room" ref={box}>
         <RoomContext value={still ? room : null}>{children}</RoomContext>
       </div>
@@ -46,6 +48,10 @@ export interface DockTab {
   name: string;
   /** How it stands, where that is worth a look before it is opened. */
   mark?: { kind: MarkKind | 'stop'; word: string } | undefined;
+  /** What is long: the dock takes the room of the stage while it is open. */
+  roomy?: boolean;
+  /** Gone while another is open, for what stands elsewhere on the page then. */
+  alone?: boolean;
   /** There before it was opened, for what other parts of the page read. */
   ready?: boolean;
   children: ReactNode;
@@ -56,14 +62,16 @@ interface DockProps {
   tabs: readonly DockTab[];
   /** Open at first, unless the address says another. */
   first: string;
+  /** Told which tab is open. */
+  onOpen?: (id: string) => void;
 }
 
 const inAddress = (): string => decodeURIComponent(window.location.hash.slice(1));
 
 /** Everything else of a station, in tabs. What was opened once stays as it was left. */
-export function Dock({ label, tabs, first }: DockProps) {
+export function Dock({ label, tabs, first, onOpen }: DockProps) {
   const [picked, setPicked] = useState<string | null>(null);
-  const [tall, setTall] = useState(false);
+  const [asked, setTall] = useState<boolean | null>(null);
   useEffect(() => {
     const read = () => {
       const asked = inAddress();
@@ -74,26 +82,31 @@ export function Dock({ label, tabs, first }: DockProps) {
     return () => window.removeEventListener('hashchange', read);
   }, []);
   const open = tabs.find((tab) => tab.id === picked) ?? tabs.find((tab) => tab.id === first) ?? tabs[0];
+  const tall = asked ?? open?.roomy ?? false;
+  const id = open?.id ?? '';
+  useEffect(() => onOpen?.(id), [onOpen, id]);
   return (
     <section className={tall ? 'sheet dock tall' : 'sheet dock'} aria-label={label}>
       <Tabs
-        activeKey={open?.id ?? ''}
+        activeKey={id}
         animated={false}
         tabBarExtraContent={
           <button type="button" className="dock-taller" aria-pressed={tall} onClick={() => setTall(!tall)}>
             <svg viewBox="0 0 14 14" aria-hidden="true">
               <path d={tall ? 'M2 5l5 5l5 -5' : 'M2 9l5 -5l5 5'} fill="none" stroke="currentColor" strokeWidth="2" />
             </svg>
-            {tall ? 'drawing' : 'more room'}
+            <span className="taller-word">{tall ? 'drawing' : 'more room'}</span>
           </button>
         }
         onChange={(id) => {
           setPicked(id);
+          setTall(null);
           window.history.replaceState(null, '', `#${id}`);
         }}
-        items={tabs.map(({ id, name, mark, ready = false, children }) => ({
+        items={tabs.map(({ id, name, mark, ready = false, alone = false, children }) => ({
           key: id,
           forceRender: ready,
+          destroyOnHidden: alone,
           label: (
             <>
               {name}

@@ -1,12 +1,12 @@
 'use client';
 import { type JobView } from '@/contracts/job';
 import { labelOf } from '@/core/suspension/registry';
-import { pointOf } from '@/core/measure/points';
 import { decimalText } from '@/core/units/format';
 import { Sheet } from '../controls/Sheet';
 import { PlusMinus } from '../measured/Figure';
 import { type FieldAt } from './fields';
 import { type Assumptions } from './assumptions';
+import { fieldOfInput } from './narrowest';
 
 interface Props {
   view: JobView;
@@ -21,12 +21,6 @@ const WORTH = 0.05;
 export function AssumedSheet({ view, assumptions, onPick }: Props) {
   const { ranked, by, half, trial } = assumptions;
   const rows = ranked.filter((a) => a.effect >= WORTH).slice(0, 8);
-  const fieldOf = (path: string, point: NonNullable<(typeof rows)[number]['point']>): FieldAt => ({
-    point,
-    side: pointOf(point).sided ? (path.includes('.right.') ? 'right' : 'left') : null,
-    leafId: null,
-    stateId: pointOf(point).loaded ? (view.states[0]?.id ?? null) : null,
-  });
   return (
     <Sheet
       title="Not read, but reckoned with"
@@ -58,7 +52,7 @@ export function AssumedSheet({ view, assumptions, onPick }: Props) {
                 <tr key={path} data-path={path}>
                   <td>
                     {point ? (
-                      <button type="button" className="link" onClick={() => onPick(fieldOf(path, point))}>
+                      <button type="button" className="link" onClick={() => onPick(fieldOfInput(view, path, point))}>
                         {labelOf(view.axle.suspension, path)}
                       </button>
                     ) : (

@@ -19,10 +19,11 @@ interface Props extends FieldHooks {
   /** Shorter than the point's own label, in a row that says the rest. */
   label?: string;
   onEntered?: () => void;
+  onText?: (text: string) => void;
 }
 
 /** One field of the measuring sheet. */
-export function FieldOfSheet({ job, at, rolled, onFocus, label, onEntered }: Props) {
+export function FieldOfSheet({ job, at, rolled, onFocus, label, onEntered, onText }: Props) {
   const { point, side, leafId, stateId } = at;
   const name = label ?? pointName(job.view, point);
   const own = name === pointOf(point).label ? label : (label ?? (side ? `${name}, ${side}` : name));
@@ -36,6 +37,7 @@ export function FieldOfSheet({ job, at, rolled, onFocus, label, onEntered }: Pro
       onFocus={() => onFocus(at)}
       {...(own && { label: own })}
       {...(onEntered && { onEntered })}
+      {...(onText && { onText })}
       {...(side && { side })}
       {...(leafId && { leafId })}
       {...(stateId && { stateId })}

@@ -14,10 +14,12 @@ interface Props extends FieldHooks {
   /** Asked before the fields. */
   lead?: ReactNode;
   children?: ReactNode;
+  /** Rows of fields of its own, after all that. */
+  fields?: ReactNode;
 }
 
 /** One group of the sheet in measuring order: the minimal readings in sight, the rest unfolds. */
-export function GroupFields({ job, group, narrows, lead, children, ...hooks }: Props) {
+export function GroupFields({ job, group, narrows, lead, children, fields: rows, ...hooks }: Props) {
   const groups = groupsShown(job.view);
   const index = groups.findIndex((g) => g.id === group);
   const { title, buys } = groups[index]!;
@@ -37,6 +39,7 @@ export function GroupFields({ job, group, narrows, lead, children, ...hooks }: P
       {first.length > 0 ? <FieldGrid job={job} fields={first} {...hooks} /> : null}
       {first.length === 0 ? <FieldGrid job={job} fields={rest} {...hooks} /> : null}
       {children}
+      {rows}
       {first.length > 0 && rest.length > 0 ? (
         <details className="more">
           <summary>

@@ -1,37 +1,45 @@
 'use client';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
+import { type JobView } from '@/contracts/job';
+import { readingKey } from '@/contracts/reading';
 import { type Assembled } from '@/contracts/sheet';
 import { pointOf, type GroupId } from '@/core/measure/points';
 import { PLACES } from '@/core/sheet/point';
+import { otherOf } from '@/core/vehicle/side';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { type FigureSet } from '../figure/figureSet';
 import { SheetFigure } from '../figure/SheetFigure';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
+import { Dock, Stage, Workbench, type DockTab } from '../frame/Workbench';
 import { TakeReading } from '../instruments/TakeReading';
 import { type JobHandle } from '../job/useJob';
 import { Length } from '../measured/Figure';
 import { focusField } from '../measured/MeasuredInput';
+import { PadContext } from '../measured/PadDock';
 import { useView } from '../theme/Providers';
 import { useMedia } from '../theme/useMedia';
-import { Answers, type Answer } from './Answers';
 import { AssumedSheet } from './AssumedSheet';
 import { type Assumptions } from './assumptions';
 import { DayBar } from './DayBar';
 import { FieldNote } from './FieldNote';
-import { type FieldHooks } from './FieldOfSheet';
-import { fieldKey, groupsShown, type FieldAt } from './fields';
+import { FieldOfSheet, type FieldHooks } from './FieldOfSheet';
+import { allFields, fieldKey, groupsShown, sameField, spokenField, type FieldAt } from './fields';
 import { GroupFields } from './GroupFields';
 import { LoadEstimate } from './LoadEstimate';
+import { MeasureVerdict } from './MeasureVerdict';
+import { lowerFirst } from './missingText';
+import { NextReadings, type Answer } from './NextReadings';
 import { OneField } from './OneField';
 import { RolledQuestion, rolledSoFar } from './RolledQuestion';
 import { SurveySheet } from './SurveySheet';
 import { WatchSheet, type Watched } from './WatchSheet';
 
-/** Asked before the fields of a group, and after them. */
+/** Asked before the fields of a group, and after them; and fields of its own. */
 export interface Extras {
   lead?: ReactNode;
   children?: ReactNode;
+  fields?: ReactNode;
 }
 
 interface Props extends Omit<StationProps, 'first'> {
@@ -43,33 +51,64 @@ interface Props extends Omit<StationProps, 'first'> {
   answers: readonly Answer[];
   watched: Watched;
   assumptions: Assumptions | null;
-  /** Under the sheet: what the readings say of the spring as it stands. */
+  /** What the readings say of the spring as it stands. */
   children: ReactNode;
 }
 
-/** The measuring sheet of any axle, its figure beside it; what its kind of suspension adds comes from the kind. */
+/** The measuring sheet of any axle: its figure is the sheet, the list of fields a second view; what a kind adds comes from the kind. */
 export function MeasureSheet(props: Props) {
-  const { job, people, person, assembled, figures, asks, watched, assumptions, children } = props;
+  const { job, people, person, assembled, figures, asks, answers, watched, assumptions, children } = props;
   const { view } = job;
   const [focus, setFocus] = useState<FieldAt | null>(null);
+  const [asked, setAsked] = useState(0);
+  const [tab, setTab] = useState('next');
+  const [typing, setTyping] = useState<string | null>(null);
   const [rolled, setRolled] = useState(() => rolledSoFar(job));
   const narrow = useMedia('(max-width: 600px)');
-  const { keypad, setKeypad } = useView();
+  const listed = tab === 'list';
   const hooks: FieldHooks = { rolled, onFocus: setFocus };
-  const pick = (at: FieldAt) => {
-    setFocus(at);
-    focusField(fieldKey(at));
+  const fields = allFields(view);
+  const isRead = (at: FieldAt) => view.readings.some((r) => readingKey(r) === fieldKey(at));
+  // Before anything is touched: the first that an answer needs and nobody read.
+  const base = view.states[0]?.id ?? null;
+  const first =
+    fields.find((f) => pointOf(f.point).minimal && (f.stateId ?? base) === base && !isRead(f)) ?? fields[0]!;
+  const at = focus ?? first;
+  const index = Math.max(
+    0,
+    fields.findIndex((field) => sameField(field, at)),
+  );
+  const next = fields[index + 1] ?? null;
+  const pick = (to: FieldAt) => {
+    setFocus(to);
+    setTyping(null);
+    if (listed) focusField(fieldKey(to));
+    else setAsked(asked + 1);
   };
-  const figure = <SheetFigure view={view} figures={figures} focus={focus} onPick={pick} />;
+  const pickAnchor = (anchor: string) => {
+    const to = fields.find((field) => fieldKey(field) === anchor);
+    if (to) pick(to);
+    else focusField(anchor);
+  };
+  const figure = (
+    <SheetFigure
+      view={view}
+      figures={figures}
+      focus={listed || narrow ? focus : at}
+      next={listed || narrow ? null : next}
+      typing={listed || narrow ? null : typing}
+      aside={narrow ? null : <ReadSoFar read={fields.filter(isRead).length} all={fields.length} />}
+      onPick={pick}
+    />
+  );
   const extras = (group: GroupId): Extras => {
     if (group === 'stance') return { lead: <RolledQuestion job={job} rolled={rolled} onAnswer={setRolled} /> };
     if (group === 'weights') return { children: <LoadEstimate job={job} /> };
     return asks(group, job, hooks);
   };
-  const groups = groupsShown(view);
-  return (
-    <JobFrame view={view} station="measure" people={people} person={person}>
-      {narrow ? (
+  if (narrow)
+    return (
+      <JobFrame view={view} station="measure" people={people} person={person}>
         <OneField
           job={job}
           hooks={hooks}
@@ -79,63 +118,199 @@ export function MeasureSheet(props: Props) {
           lacking={assembled.missing.length}
           extras={extras}
         />
-      ) : (
-        <div className="sheets measure-grid">
-          <Sheet
-            title={`Measuring sheet, ${view.states[0]?.name ?? ''}`}
-            aside={
-              <Chips
-                label="Keypad"
-                options={[
-                  { id: 'on', name: 'keypad' },
-                  { id: 'off', name: 'keyboard' },
-                ]}
-                value={keypad ? 'on' : 'off'}
-                onPick={(id) => setKeypad(id === 'on')}
-              />
-            }
-          >
-            <DayBar job={job} phase="before" />
-            {PLACES.filter((place) => groups.some((g) => g.place === place.id)).map((place) => (
-              <section key={place.id} className="place" aria-label={place.title}>
-                <h2>
-                  {place.title} <span className="muted">{place.note}</span>
-                </h2>
-                {groups
-                  .filter((g) => g.place === place.id)
-                  .map((g) => (
-                    <GroupFields
-                      key={g.id}
-                      job={job}
-                      group={g.id as GroupId}
-                      narrows={<Narrows group={g.id as GroupId} assumptions={assumptions} />}
-                      {...hooks}
-                      {...extras(g.id as GroupId)}
-                    />
-                  ))}
-                {place.id === 'under' ? <SurveySheet job={job} travel={assumptions?.travel ?? null} /> : null}
-              </section>
-            ))}
-          </Sheet>
-          <div className="aside">
-            {/* It scrolls by itself, so the keys must be able to reach it, also before anything in it can be focused. */}
-            <div className="pinned" role="region" aria-label="The figure and what it tells" tabIndex={0}>
-              <Sheet title="Figure">
-                {figure}
-                <TakeReading job={job} at={focus} rolled={rolled} />
-                <FieldNote job={job} at={focus} />
-              </Sheet>
-              <Answers view={view} missing={assembled.missing} rows={props.answers} flags={watched.flags.length} />
-            </div>
-          </div>
+        <div className="sheets two standing">
+          <WatchSheet view={view} watched={watched} onPick={pick} />
+          {assumptions ? <AssumedSheet view={view} assumptions={assumptions} onPick={pick} /> : null}
         </div>
-      )}
-      <div className="sheets two standing">
-        <WatchSheet view={view} watched={watched} onPick={pick} />
-        {assumptions ? <AssumedSheet view={view} assumptions={assumptions} onPick={pick} /> : null}
-      </div>
-      {children}
+        {children}
+      </JobFrame>
+    );
+  const flags = watched.flags.length;
+  const tabs: DockTab[] = [
+    {
+      id: 'next',
+      name: 'what next',
+      children: (
+        <NextReadings
+          view={view}
+          answers={answers}
+          missing={assembled.missing}
+          assumptions={assumptions}
+          onPick={pick}
+          onAnchor={pickAnchor}
+        />
+      ),
+    },
+    {
+      id: 'list',
+      name: 'list',
+      roomy: true,
+      alone: true,
+      children: <FieldList job={job} hooks={hooks} extras={extras} assumptions={assumptions} />,
+    },
+    { id: 'asked', name: 'questions', roomy: true, alone: true, children: <Questions view={view} extras={extras} /> },
+    {
+      id: 'slack',
+      name: 'slack',
+      roomy: true,
+      children: <SurveySheet job={job} travel={assumptions?.travel ?? null} />,
+    },
+    {
+      id: 'watch',
+      name: 'at odds',
+      mark: flags > 0 ? { kind: 'look', word: String(flags) } : undefined,
+      children: <WatchSheet view={view} watched={watched} onPick={pick} />,
+    },
+    ...(assumptions
+      ? [
+          {
+            id: 'assumed',
+            name: 'not read',
+            children: <AssumedSheet view={view} assumptions={assumptions} onPick={pick} />,
+          },
+        ]
+      : []),
+    { id: 'stands', name: 'as it stands', roomy: true, children },
+  ];
+  return (
+    <JobFrame view={view} station="measure" people={people} person={person} fixed>
+      <Workbench className="measure">
+        <Stage title="Figure" aside={null}>
+          {figure}
+        </Stage>
+        <div className="verdict-column">
+          <MeasureVerdict view={view} lacking={assembled.missing.length} assumptions={assumptions} />
+          <section className="sheet field-card" aria-label="Field at work">
+            {listed ? null : (
+              <PadContext
+                value={{
+                  next: next && lowerFirst(spokenField(view, next)),
+                  same: sameOf(job, at),
+                }}
+              >
+                <PadField
+                  key={fieldKey(at)}
+                  asked={asked}
+                  job={job}
+                  at={at}
+                  rolled={rolled}
+                  onText={setTyping}
+                  onFocus={setFocus}
+                  onEntered={() => next && pick(next)}
+                />
+              </PadContext>
+            )}
+            <TakeReading job={job} at={listed ? focus : at} rolled={rolled} />
+            <FieldNote job={job} at={listed ? focus : at} />
+          </section>
+        </div>
+        <Dock label="What is read and what it tells" tabs={tabs} first="next" onOpen={setTab} />
+      </Workbench>
     </JobFrame>
+  );
+}
+
+/** What the other side reads, to be taken over. */
+function sameOf(job: JobHandle, at: FieldAt): { side: string; typed: string } | null {
+  if (!at.side) return null;
+  const side = otherOf(at.side);
+  const reading = job.at({ ...at, side, phase: 'before' });
+  return reading ? { side, typed: reading.typed } : null;
+}
+
+/** How much of the sheet is filled. */
+const ReadSoFar = ({ read, all }: { read: number; all: number }) => (
+  <span className="muted read-so-far">
+    <span className="figure">{read}</span> of <span className="figure">{all}</span> read
+  </span>
+);
+
+interface PadFieldProps extends FieldHooks {
+  job: JobHandle;
+  at: FieldAt;
+  /** Counts how often a field was asked for: then it takes the focus. */
+  asked: number;
+  onText: (text: string) => void;
+  onEntered: () => void;
+}
+
+/** The field at work beside the figure, with its keys. */
+function PadField({ job, at, asked, onEntered, ...hooks }: PadFieldProps) {
+  const key = fieldKey(at);
+  useEffect(() => {
+    if (asked > 0) focusField(key);
+  }, [asked, key]);
+  return <FieldOfSheet job={job} at={at} label={spokenField(job.view, at)} onEntered={onEntered} {...hooks} />;
+}
+
+interface ListProps {
+  job: JobHandle;
+  hooks: FieldHooks;
+  extras: (group: GroupId) => Extras;
+  assumptions: Assumptions | null;
+}
+
+/** Every field of the sheet one under the other, in the order of walking round the vehicle. */
+function FieldList({ job, hooks, extras, assumptions }: ListProps) {
+  const { view } = job;
+  const { keypad, setKeypad } = useView();
+  const groups = groupsShown(view);
+  return (
+    <Sheet
+      title={`Measuring sheet, ${view.states[0]?.name ?? ''}`}
+      aside={
+        <Chips
+          label="Keypad"
+          options={[
+            { id: 'on', name: 'keypad' },
+            { id: 'off', name: 'keyboard' },
+          ]}
+          value={keypad ? 'on' : 'off'}
+          onPick={(id) => setKeypad(id === 'on')}
+        />
+      }
+    >
+      <DayBar job={job} phase="before" />
+      {PLACES.filter((place) => groups.some((g) => g.place === place.id)).map((place) => (
+        <section key={place.id} className="place" aria-label={place.title}>
+          <h2>
+            {place.title} <span className="muted">{place.note}</span>
+          </h2>
+          {groups
+            .filter((g) => g.place === place.id)
+            .map((g) => (
+              <GroupFields
+                key={g.id}
+                job={job}
+                group={g.id as GroupId}
+                narrows={<Narrows group={g.id as GroupId} assumptions={assumptions} />}
+                {...hooks}
+                {...extras(g.id as GroupId)}
+              />
+            ))}
+        </section>
+      ))}
+    </Sheet>
+  );
+}
+
+/** What is asked besides the fields, of every group; and the day the readings are taken on. */
+function Questions({ view, extras }: { view: JobView; extras: (group: GroupId) => Extras }) {
+  return (
+    <div className="dock-columns">
+      {groupsShown(view).flatMap((group) => {
+        const { lead, children } = extras(group.id as GroupId);
+        return lead || children
+          ? [
+              <section key={group.id} className="group" aria-label={group.title}>
+                <h3>{group.title}</h3>
+                {lead}
+                {children}
+              </section>,
+            ]
+          : [];
+      })}
+    </div>
   );
 }
 

@@ -18,7 +18,7 @@ interface Props {
   figure: ReactNode;
   /** Minimal readings still to be taken. */
   lacking: number;
-  /** What a group asks besides its fields; on a phone only what leads it. */
+  /** What a group asks besides its fields. */
   extras: (group: GroupId) => { lead?: ReactNode; children?: ReactNode };
 }
 
@@ -50,7 +50,7 @@ export function OneField({ job, hooks, focus, onPick, figure, lacking, extras }:
           {lacking > 0 ? `, ${lacking} to go for a spring` : ', enough for a spring'}
         </p>
         {index === 0 ? <DayBar job={job} phase="before" /> : null}
-        {firstOfGroup ? (lead ?? (group.id === 'leaves' || group.id === 'check' ? null : children)) : null}
+        {firstOfGroup ? (lead ?? children) : null}
         <FieldOfSheet
           key={fieldKey(at)}
           job={job}

@@ -1,14 +1,16 @@
 'use client';
 import { Marked } from '../controls/Mark';
 import { Input, type InputRef } from 'antd';
-import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useContext, useEffect, useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { echoText, quantityText } from '@/core/units/format';
 import { inView } from '@/core/units/inView';
 import { parseMeasured, type FieldRule, type Reading } from '@/core/units/parse';
 import { type UnitId } from '@/core/units/units';
 import { useView } from '../theme/Providers';
 import { Clock } from './Clock';
+import { DockedPad } from './DockedPad';
 import { Keypad } from './Keypad';
+import { PadContext } from './PadDock';
 import { useMeasuredField, type SaveTyped, type StoredText } from './useMeasuredField';
 
 const UNIT_SIGN: Partial<Record<UnitId, string>> = { deg: '°', count: '', price: '', thread: '' };
@@ -28,6 +30,8 @@ interface Props {
   /** Name by which another part of the page can send the focus here. */
   anchor?: string;
   onFocus?: () => void;
+  /** Told what stands in the field, as it is typed. */
+  onText?: (text: string) => void;
   /** Where Enter goes on to, when not to the next field on the page. */
   onEntered?: () => void;
   onSave: SaveTyped;
@@ -87,8 +91,22 @@ function storedReading(stored: StoredText, rule: FieldRule): Reading {
  * refused with the reason, Escape brings back what is stored.
  */
 export function MeasuredInput(props: Props) {
-  const { label, spoken, stored, draft, assumed, hint, anchor, required, doubt, onFocus, onEntered, onSave, onClear } =
-    props;
+  const {
+    label,
+    spoken,
+    stored,
+    draft,
+    assumed,
+    hint,
+    anchor,
+    required,
+    doubt,
+    onFocus,
+    onText,
+    onEntered,
+    onSave,
+    onClear,
+  } = props;
   const id = useId();
   const { keypad, units, setKeypad } = useView();
   const rule = inView(props.rule, units);
@@ -98,10 +116,12 @@ export function MeasuredInput(props: Props) {
   const { text, parsed, dirty, error, question, clash, locked, replaced } = field;
   const wrong = Boolean(error ?? question ?? clash ?? locked);
   const [reason, setReason] = useState('');
+  const dock = useContext(PadContext);
+  useEffect(() => onText?.(text), [onText, text]);
 
   const onKey = (event: KeyboardEvent<HTMLInputElement>) => {
     // Who types on a keyboard has one: the pad stays away until it is asked for again.
-    if (keypad && event.key.length === 1 && !event.ctrlKey && !event.metaKey) setKeypad(false);
+    if (keypad && !dock && event.key.length === 1 && !event.ctrlKey && !event.metaKey) setKeypad(false);
     if (event.key === 'Escape') field.forget();
     if (event.key !== 'Enter') return;
     event.preventDefault();
@@ -124,7 +144,7 @@ export function MeasuredInput(props: Props) {
         <Input
           ref={input}
           id={id}
-          inputMode={keypad ? 'none' : 'text'}
+          inputMode={keypad || dock ? 'none' : 'text'}
           data-measured={anchor ?? ''}
           variant="borderless"
           value={text}
@@ -147,7 +167,7 @@ export function MeasuredInput(props: Props) {
           {UNIT_SIGN[rule.unit] ?? rule.unit}
         </span>
       </div>
-      {keypad && focused ? (
+      {keypad && focused && !dock ? (
         <Keypad
           rule={rule}
           label={spoken ?? label}
@@ -232,6 +252,7 @@ export function MeasuredInput(props: Props) {
           </button>
         </div>
       ) : null}
+      {dock ? <DockedPad rule={rule} text={text} onText={field.type} onEnter={enter} {...dock} /> : null}
     </div>
   );
 }

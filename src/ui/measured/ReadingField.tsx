@@ -22,6 +22,7 @@ interface Props {
   /** Route below the job that takes the reading. */
   path?: string;
   onFocus?: () => void;
+  onText?: (text: string) => void;
   onEntered?: () => void;
 }
 
@@ -73,6 +74,7 @@ export function ReadingField({ job, point, side, leafId, stateId, phase = 'befor
       anchor={readingKey(at)}
       assumed={rest.assumed}
       {...(rest.onFocus && { onFocus: rest.onFocus })}
+      {...(rest.onText && { onText: rest.onText })}
       {...(rest.onEntered && { onEntered: rest.onEntered })}
       doubt={doubt}
       onSave={(typed, { value, unit }, base, correctionReason) =>

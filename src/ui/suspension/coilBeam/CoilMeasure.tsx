@@ -108,7 +108,7 @@ function asks(group: GroupId, job: JobHandle, hooks: FieldHooks): Extras {
     case 'coil':
       return { children: <CoilFacts job={job} /> };
     case 'coilSeat':
-      return { children: <SecondLoad job={job} {...hooks} /> };
+      return { fields: <SecondLoad job={job} {...hooks} /> };
     default:
       return {};
   }

@@ -79,19 +79,19 @@ function asks(group: GroupId, job: JobHandle, hooks: FieldHooks): Extras {
         children: (
           <>
             <PackFacts job={job} part="leaves" />
+            {own ? <PackFacts job={job} part="leaves" own /> : null}
+          </>
+        ),
+        fields: (
+          <>
             <LeafRows job={job} {...hooks} />
-            {own ? (
-              <>
-                <PackFacts job={job} part="leaves" own />
-                <LeafRows job={job} {...hooks} own />
-              </>
-            ) : null}
+            {own ? <LeafRows job={job} {...hooks} own /> : null}
           </>
         ),
       };
     case 'clips':
       return {
-        lead: (
+        fields: (
           <>
             <ClipRows job={job} {...hooks} />
             {own ? <ClipRows job={job} {...hooks} own /> : null}
@@ -100,12 +100,8 @@ function asks(group: GroupId, job: JobHandle, hooks: FieldHooks): Extras {
       };
     case 'check':
       return {
-        children: (
-          <>
-            <PressRun job={job} />
-            <SecondLoad job={job} {...hooks} />
-          </>
-        ),
+        children: <PressRun job={job} />,
+        fields: <SecondLoad job={job} {...hooks} />,
       };
     default:
       return {};

@@ -32,7 +32,7 @@ export function leafFigures(prediction: LeafPrediction | null, whole: boolean): 
         stack: 'stack',
         thread: 'thread',
         leaves: 'leaves',
-        clips: 'shapes and clips',
+        clips: 'clips',
         bench: 'bench',
       },
     },

@@ -106,5 +106,5 @@ export function TandemMeasure({ first, people, person }: StationProps) {
 
 /** What a group of the sheet asks besides its fields. */
 function asks(group: GroupId, job: JobHandle, hooks: FieldHooks): Extras {
-  return group === 'pairFrame' ? { children: <SecondLoad job={job} {...hooks} /> } : {};
+  return group === 'pairFrame' ? { fields: <SecondLoad job={job} {...hooks} /> } : {};
 }

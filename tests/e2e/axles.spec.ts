@@ -1,6 +1,6 @@
 import { type APIRequestContext } from '@playwright/test';
 import { type JobView } from '@/contracts/job';
-import { expect, test, typeInto } from './shop';
+import { expect, openTab, test, typeInto } from './shop';
 
 const id = (n: number) => `5a1e0005-0000-4000-8000-000000000f0${n}`;
 const [REAR, FRONT] = [`/jobs/${id(0)}`, `/jobs/${id(1)}`];
@@ -25,6 +25,7 @@ test('the other axle is taken into a job, measured on its own sheet, left out an
   await form.getByRole('group', { name: 'Leaves in its pack' }).getByRole('button', { name: '3' }).click();
   await form.getByRole('button', { name: 'Take it in and measure' }).click();
   await page.waitForURL(/measure/);
+  await openTab(page, 'list');
   await expect(page.getByRole('heading', { name: 'Fish-market flatbed, front axle' })).toBeVisible();
   await typeInto(page, 'Hub to arch lip, left', '402');
   const at = page.getByRole('navigation', { name: 'Axle at work' });
@@ -69,7 +70,7 @@ test('rake follows from both axles’ own plans; unlike packs are foretold each 
   page,
   request,
 }) => {
-  await page.goto(`${REAR}/choose`);
+  await page.goto(`${REAR}/choose#level`);
   const level = page.getByRole('region', { name: 'Level and rake' });
   await expect(level).toContainText('The front axle is told with its own springs and its own plan');
   const rake = async () => {
@@ -88,7 +89,7 @@ test('rake follows from both axles’ own plans; unlike packs are foretold each 
   expect(before).toBe(was);
   expect(alone! - will!).toBeGreaterThan(10);
 
-  await page.goto(`${REAR}/measure`);
+  await page.goto(`${REAR}/measure#list`);
   const leaves = page.getByRole('region', { name: 'Leaf by leaf' });
   await expect(leaves.getByRole('group', { name: /Leaf \d, left/ })).toHaveCount(5);
   await expect(leaves.getByRole('group', { name: /Leaf \d, right/ })).toHaveCount(4);
@@ -127,7 +128,7 @@ test('a trailer hangs on its coupling: it is measured and told from there, and h
     },
   });
   expect(await taken.json()).toMatchObject({ code: 'bad-input', field: 'position' });
-  await page.goto(`${trailer}/measure`);
+  await page.goto(`${trailer}/measure#list`);
   await expect(page.getByLabel('Ground to the coupling, left', { exact: true })).toBeVisible();
   await expect(page.getByLabel('Spring rate, other axle', { exact: true })).toHaveCount(0);
   // This one is being built already: what was read before it is added with its reason.
@@ -155,7 +156,7 @@ test('a trailer hangs on its coupling: it is measured and told from there, and h
       });
       expect(read.ok()).toBe(true);
     }
-  await page.goto(`${trailer}/choose`);
+  await page.goto(`${trailer}/choose#level`);
   const level = page.getByRole('region', { name: 'Level and rake' });
   await expect(level).toContainText('axle over coupling');
   // 819 mm of lip less 452 mm of coupling.

@@ -115,7 +115,7 @@ test('the same by keys alone, told to a screen reader, kept on the shelf and cut
 test('a job’s own pack lies on the bench with the curves its load told, and takes a leaf of the shelf', async ({
   page,
 }) => {
-  await page.goto(`${DEMO.planned}/choose`);
+  await page.goto(`${DEMO.planned}/choose#bench`);
   await page.getByRole('link', { name: 'Lay this pack on the bench' }).click();
   await expect(page.getByText('are those its arch under load tells')).toBeVisible();
   const own = page.getByRole('list', { name: /Leaves of pack of/ }).getByRole('listitem');

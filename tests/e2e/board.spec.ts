@@ -1,5 +1,5 @@
 import { type JobView } from '../../src/contracts/job';
-import { DEMO, expect, focusOn, test, typeInto } from './shop';
+import { DEMO, expect, focusOn, openTab, test, typeInto } from './shop';
 
 const SIX = [
   ['on the axle', '1240'],
@@ -50,6 +50,7 @@ test('a quick answer needs six numbers and no job, narrows with a seventh, and b
   await page.getByRole('group', { name: 'Fuel tank' }).getByRole('button', { name: 'none' }).click();
   await page.getByRole('button', { name: 'Open the job and measure' }).click();
   await page.waitForURL(/\/measure$/);
+  await openTab(page, 'list');
   await expect(page.getByLabel('Leaf width', { exact: true })).toHaveValue('62');
   const view = (await (
     await request.get(`/api${new URL(page.url()).pathname.replace('/measure', '')}`)

@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { type JobView } from '@/contracts/job';
 import { summarise } from '@/core/prediction/ledger';
 import { CORE_VERSION } from '@/core/version';
-import { DEMO, expect, test, typeInto } from './shop';
+import { DEMO, expect, openTab, test, typeInto } from './shop';
 
 const view = async (request: { get: (url: string) => Promise<{ json: () => Promise<unknown> }> }, job: string) =>
   (await (await request.get(`/api${job}`)).json()) as JobView;
@@ -12,7 +12,7 @@ test('ways to the wanted height are ranked, looked at side by side, and one beco
   request,
 }) => {
   test.setTimeout(150_000);
-  await page.goto(`${DEMO.planned}/choose`);
+  await page.goto(`${DEMO.planned}/choose#ways`);
   const sheet = page.getByRole('region', { name: 'Ways to get there' });
   await sheet.getByRole('button', { name: 'Search for ways' }).click();
   await expect(page.getByTestId('searched')).toContainText('looked at', { timeout: 60_000 });
@@ -24,6 +24,7 @@ test('ways to the wanted height are ranked, looked at side by side, and one beco
   for (const id of ids) expect(id.match(/block:/g)?.length ?? 0).toBeLessThan(2);
   await expect(sheet.getByText('new U-bolts')).toHaveCount(0);
   // From the shelf only: what must be made goes.
+  await sheet.getByText('Limits', { exact: true }).click();
   await sheet.getByRole('button', { name: 'from the shelf only' }).click();
   await expect(page.getByTestId('searched')).toContainText('something has changed since');
   await sheet.getByRole('button', { name: 'Search again' }).click();
@@ -54,6 +55,7 @@ test('ways to the wanted height are ranked, looked at side by side, and one beco
   expect(plan.changes.length).toBeGreaterThan(0);
   expect(plan.changes[0]).toHaveProperty('partId');
   // The station's own ledger says what the candidate said, on the side further from the wish.
+  await openTab(page, 'adds up');
   const ledger = page.getByRole('table', { name: /Height ledger left stretcher/ });
   await expect(ledger).toBeVisible();
   const stored = await request.post(`/api${DEMO.planned}/predictions`, {
@@ -93,7 +95,7 @@ test('a pack from the shelf becomes the plan with its leaves, is foretold and to
   // What the clamp does decides how far another pack lifts.
   const flat = { version, eyeForm, seatShape: 'flat', rusty, leafCount: leaves.length };
   expect((await request.put(`/api${DEMO.planned}/pack`, { data: flat })).ok()).toBe(true);
-  await page.goto(`${DEMO.planned}/choose`);
+  await page.goto(`${DEMO.planned}/choose#ways`);
   const sheet = page.getByRole('region', { name: 'Ways to get there' });
   await sheet.getByRole('button', { name: 'any U-bolts' }).click();
   await sheet.getByRole('button', { name: 'from the shelf only' }).click();
@@ -108,6 +110,7 @@ test('a pack from the shelf becomes the plan with its leaves, is foretold and to
   await pack.getByRole('button').click();
   await expect(sheet.locator('[data-check=rating]')).toContainText('This pack carries');
   await sheet.getByRole('button', { name: 'Make it a plan of its own' }).click();
+  await openTab(page, 'adds up');
   await expect(page.getByRole('row', { name: /other pack, thickness/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /other pack, arch and eyes/ })).toBeVisible();
   const { plan } = await view(request, DEMO.planned);
@@ -115,6 +118,7 @@ test('a pack from the shelf becomes the plan with its leaves, is foretold and to
   expect(change).toMatchObject({ kind: 'pack', used: false });
   if (change!.kind === 'pack') expect(change!.leaves.length).toBeGreaterThan(3);
   // The shelf's part changes; the plan keeps the leaves it was made with.
+  await page.goto(`${DEMO.planned}/choose#plan`);
   await page.reload();
   await expect(page.getByRole('group', { name: 'Other pack' })).toContainText('leaves, new');
 });
@@ -122,12 +126,13 @@ test('a pack from the shelf becomes the plan with its leaves, is foretold and to
 test('a search is stopped, and a school of the trade is chosen with its reason, for the job and for the shop', async ({
   page,
 }) => {
-  await page.goto(`${DEMO.provenInside}/choose`);
+  await page.goto(`${DEMO.provenInside}/choose#ways`);
   const sheet = page.getByRole('region', { name: 'Ways to get there' });
   await sheet.getByRole('button', { name: 'Search for ways' }).click();
   await sheet.getByRole('button', { name: 'Stop' }).click();
   await expect(sheet.getByRole('progressbar')).toHaveCount(0);
   await expect(sheet.getByRole('button', { name: 'Search for ways' })).toBeEnabled();
+  await openTab(page, 'schools');
   const school = page.locator('[data-school=levelOrRake]');
   await school.locator('summary').click();
   await expect(school).toContainText('a load or a tongue brings it level');
@@ -137,7 +142,7 @@ test('a search is stopped, and a school of the trade is chosen with its reason, 
   await school.getByRole('button', { name: 'As the shop’s way' }).click();
   await expect(school).toContainText('keep it nose down, as the shop does');
   // Another job of the shop knows it, and may differ.
-  await page.goto(`${DEMO.planned}/choose`);
+  await page.goto(`${DEMO.planned}/choose#schools`);
   await expect(school).toContainText('as the shop does');
   await school.locator('summary').click();
   await school.getByRole('button', { name: 'level with full tanks' }).click();

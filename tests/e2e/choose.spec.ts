@@ -1,5 +1,5 @@
 import { type Page } from '@playwright/test';
-import { DEMO, expect, focusOn, test, typeInto } from './shop';
+import { DEMO, expect, focusOn, openTab, test, typeInto } from './shop';
 
 const total = (page: Page) => page.getByTestId('ledger').locator('tr.total .figure').first();
 const lines = (page: Page) => page.getByTestId('ledger').locator('tbody tr:not(.total):not(.later)');
@@ -7,7 +7,7 @@ const lines = (page: Page) => page.getByTestId('ledger').locator('tbody tr:not(.
 test('the side and the load state are chosen, and each ledger starts from its own measured height', async ({
   page,
 }) => {
-  await page.goto(`${DEMO.planned}/choose`);
+  await page.goto(`${DEMO.planned}/choose#ledger`);
   await expect(page.getByRole('heading', { name: 'Height ledger, left, stretcher kit and crew' })).toBeVisible();
   // 19 1/4 in on the left, 19 7/16 in on the right.
   await expect(lines(page).first()).toContainText('489 mm');
@@ -79,11 +79,13 @@ test('a spring moved over the axle raises the frame by tube, pack and both perch
   request,
 }) => {
   await request.put(`/api${DEMO.provenOutside}/plan`, { data: { version: 2, changes: [] } });
-  await page.goto(`${DEMO.provenOutside}/choose`);
+  await page.goto(`${DEMO.provenOutside}/choose#plan`);
   await page.getByRole('button', { name: '+ Spring over the axle' }).click();
   await typeInto(page, 'New perch height', '24');
   // Tube 80 and old perch 20 assumed, pack 8.2 + 8.1 + 8.2 + 8.0 + 6.6, new perch 24: 163.1 mm.
+  await openTab(page, 'adds up');
   await expect(page.getByText('The work changes it by +163 mm')).toBeVisible();
+  await openTab(page, 'must fit');
   await expect(page.locator('[data-check=threads]')).toContainText('does not fit');
   await expect(page.locator('[data-check=locator]')).toContainText('not checked');
   await expect(page.getByText(/STOP: 1 does not fit, \d+ not checked/)).toBeVisible();
@@ -98,8 +100,8 @@ test('readings that do not go together are named instead of a height', async ({ 
 });
 
 test('Measure says how the field at work is read', async ({ page }) => {
-  await page.goto(`${DEMO.planned}/measure`);
-  const figure = page.getByRole('region', { name: 'Figure' });
+  await page.goto(`${DEMO.planned}/measure#list`);
+  const figure = page.getByRole('region', { name: 'Field at work' });
   // Fields wait until the page's program runs.
   await expect(page.getByLabel('Loaded arch, left', { exact: true })).toBeEnabled();
   await focusOn(page.getByLabel('Loaded arch, left', { exact: true }));
@@ -109,8 +111,9 @@ test('Measure says how the field at work is read', async ({ page }) => {
 });
 
 test('an empty sheet shows a dotted spring and links to the readings that are next', async ({ page }) => {
-  await page.goto(`${DEMO.begun}/measure`);
+  await page.goto(`${DEMO.begun}/measure#stands`);
   await expect(page.getByText(/Dotted: typical values stand in for \d+ readings/)).toBeVisible();
+  await openTab(page, 'what next');
   await page.getByRole('button', { name: 'loaded arch, left' }).click();
   await expect(page.getByLabel('Loaded arch, left', { exact: true })).toBeFocused();
 });

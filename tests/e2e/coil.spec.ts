@@ -1,6 +1,6 @@
 import { type APIRequestContext } from '@playwright/test';
 import { type JobView } from '@/contracts/job';
-import { expect, newJob, test, typeInto } from './shop';
+import { expect, newJob, openTab, test, typeInto } from './shop';
 
 const TENDER = '/jobs/5a1e0006-0000-4000-8000-000000000f00';
 const get = async (request: APIRequestContext, path: string): Promise<JobView> =>
@@ -22,6 +22,7 @@ test('a job on coils goes from Ask to a proven height on its own sheet', async (
   await pick('Kind of axle', 'pickup, rear');
   await page.getByRole('button', { name: 'Open the job and measure' }).click();
   await page.waitForURL(/measure/);
+  await openTab(page, 'list');
   const path = new URL(page.url()).pathname.replace('/measure', '');
   for (const [field, text] of [
     ['Hub to arch lip, left', '440'],
@@ -39,19 +40,21 @@ test('a job on coils goes from Ask to a proven height on its own sheet', async (
     .getByRole('group', { name: 'The ends of the coil are' })
     .getByRole('button', { name: 'closed and ground flat' })
     .click();
+  await openTab(page, 'as it stands');
   await expect(page.getByTestId('coil-figures')).toContainText('Hub may rise until it is solid');
   await expect.poll(async () => (await get(request, path)).seen.coilEnds).toBe('closedGround');
   const view = await get(request, path);
   expect(view.axle).toMatchObject({ suspension: 'coilBeam', arrangement: null });
   expect(view.readings.find((r) => r.point === 'coilTurns')!.value).toBe(8.5);
 
-  await page.goto(`${path}/choose`);
+  await page.goto(`${path}/choose#ways`);
   const ways = page.getByRole('table', { name: 'Ways with other coils and spacers' });
   const spacer = ways.getByRole('row').filter({ hasText: /^Coil spacer 20/ });
   await spacer.getByRole('button', { name: 'Plan this' }).click();
   const ledger = page.getByTestId('ledger');
   await expect(ledger).toContainText('seat spacers');
   await expect(ledger.locator('tr[data-kind=total]')).toContainText('460');
+  await openTab(page, 'plan');
   await page.getByRole('button', { name: 'Store this prediction' }).click();
   await expect(page.getByRole('region', { name: 'Stored predictions' })).toContainText('Coil spacer 20');
   const stored = await get(request, path);
@@ -98,8 +101,8 @@ test('the demo’s fire tender: contradictions, inspection of its own, ways from
   page,
   request,
 }) => {
-  await page.goto(`${TENDER}/measure`);
-  await expect(page.getByRole('region', { name: 'Do the readings go together' })).toContainText('nothing contradicts');
+  await page.goto(`${TENDER}/measure#list`);
+  await expect(page.locator('#watch')).toContainText('nothing contradicts');
   await typeInto(page, 'Turns, end to end', '18');
   await expect(page.getByTestId('flags')).toContainText('when they touch');
   await typeInto(page, 'Turns, end to end', '8.5');
@@ -109,13 +112,16 @@ test('the demo’s fire tender: contradictions, inspection of its own, ways from
   await expect(page.getByRole('region', { name: 'Leaves', exact: true })).toHaveCount(0);
   await page.goto(`${TENDER}/choose`);
   await expect(page.getByTestId('ledger')).toContainText('other coils');
+  await openTab(page, 'must fit');
   const checks = page.getByRole('region', { name: 'Will it go together' });
   await expect(checks).toContainText('Coil is not solid before the stop');
   await expect(checks).not.toContainText('U-bolt');
+  await openTab(page, 'ways');
   const ways = page.getByRole('table', { name: 'Ways with other coils and spacers' });
   // The one of another diameter does not sit in these seats.
   await expect(ways).not.toContainText('x 168');
   await ways.getByRole('row').nth(1).getByRole('button', { name: 'Plan this' }).click();
+  await openTab(page, 'plan');
   await expect(page.getByRole('list', { name: 'Plans of this job' }).getByRole('listitem')).toHaveCount(2);
   const job = newJob();
   const leafless = { ...job, vehicle: { ...job.vehicle, arrangement: null } };

@@ -6,8 +6,8 @@ test('two tabs on one field: the second is told, both values are in sight, nothi
 }) => {
   const context = await browser.newContext({ baseURL: shop.url });
   const [one, two] = [await context.newPage(), await context.newPage()];
-  await one.goto(`${DEMO.planned}/measure`);
-  await two.goto(`${DEMO.planned}/measure`);
+  await one.goto(`${DEMO.planned}/measure#list`);
+  await two.goto(`${DEMO.planned}/measure#list`);
   const field = two.getByLabel('Leaf width', { exact: true });
   // The second tab's edit begins before the first one saves.
   await field.fill('2 5/8 in');
@@ -30,8 +30,8 @@ test('two tabs on one field: the second is told, both values are in sight, nothi
 test('keeping the other one’s value drops the own text and leaves theirs', async ({ browser, shop }) => {
   const context = await browser.newContext({ baseURL: shop.url });
   const [one, two] = [await context.newPage(), await context.newPage()];
-  await one.goto(`${DEMO.planned}/measure`);
-  await two.goto(`${DEMO.planned}/measure`);
+  await one.goto(`${DEMO.planned}/measure#list`);
+  await two.goto(`${DEMO.planned}/measure#list`);
   await two.getByLabel('Block height', { exact: true }).fill('40');
   await typeInto(one, 'Block height', '45');
   await expect(one.getByText('45.0 mm')).toBeVisible();

@@ -5,7 +5,7 @@ test('a save acknowledged before kill -9 is there afterwards, and text typed whi
   page,
   shop,
 }) => {
-  await page.goto(`${DEMO.planned}/measure`);
+  await page.goto(`${DEMO.planned}/measure#list`);
   const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
   await typeInto(page, 'Leaf width', '63.7');
   await saved;
@@ -23,7 +23,7 @@ test('a save acknowledged before kill -9 is there afterwards, and text typed whi
 });
 
 test('a database that lost all its connections is used again without a restart', async ({ page, shop }) => {
-  await page.goto(`${DEMO.planned}/measure`);
+  await page.goto(`${DEMO.planned}/measure#list`);
   await onDatabase(shop.ownerUrl.replace(/\/[^/]*$/, '/postgres'), (c) => cutConnections(c, shop.name));
   execFileSync('sleep', ['0.3']);
   const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());

@@ -55,7 +55,7 @@ test('only like is compared with like', async ({ request }) => {
 });
 
 test('nonsense is refused at the field, doubt is asked about, Escape brings back what was saved', async ({ page }) => {
-  await page.goto(`${DEMO.planned}/measure`);
+  await page.goto(`${DEMO.planned}/measure#list`);
   const width = page.getByLabel('Leaf width', { exact: true });
   await typeInto(page, 'Leaf width', 'about two');
   await expect(page.getByText('cannot be read as a number')).toBeVisible();

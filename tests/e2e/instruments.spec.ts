@@ -81,7 +81,7 @@ const test = base.extend<{ kind: string; pad: Pad }>({
 });
 
 test('a reading streams to the page and goes in only when it is taken', async ({ page, pad, request }) => {
-  await page.goto(`${DEMO.planned}/measure`);
+  await page.goto(`${DEMO.planned}/measure#list`);
   await page.getByText('wheel load, unsprung mass').click();
   await focusOn(page.getByLabel('Wheel load, left', { exact: true }));
   await expect.poll(pad.connected).toBe(true);
@@ -107,7 +107,7 @@ test('a reading streams to the page and goes in only when it is taken', async ({
 });
 
 test('an instrument that lies, babbles or is cut off in mid-reading never blocks the tape', async ({ page, pad }) => {
-  await page.goto(`${DEMO.planned}/measure`);
+  await page.goto(`${DEMO.planned}/measure#list`);
   await page.getByText('wheel load, unsprung mass').click();
   const field = page.getByLabel('Wheel load, left', { exact: true });
   await focusOn(field);

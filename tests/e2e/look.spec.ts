@@ -83,7 +83,7 @@ for (const theme of ['light', 'dark'] as const) {
 test('the measuring sheet is walked with Enter in measuring order, and every action can be reached by Tab', async ({
   page,
 }) => {
-  await page.goto(`${DEMO.planned}/measure`);
+  await page.goto(`${DEMO.planned}/measure#list`);
   // Fields wait until the page's program runs, so that nothing typed is lost.
   await expect(page.getByLabel('Hub to arch lip, left', { exact: true })).toBeEnabled();
   await focusOn(page.getByLabel('Hub to arch lip, left', { exact: true }));

@@ -1,5 +1,5 @@
 import { type JobView } from '@/contracts/job';
-import { DEMO, expect, test, typeInto } from './shop';
+import { DEMO, expect, openTab, test, typeInto } from './shop';
 
 test('an overload leaf, leaves made flat and eyes nobody saw are told in Measure, asked for no more than that, and stand in the band', async ({
   page,
@@ -13,7 +13,7 @@ test('an overload leaf, leaves made flat and eyes nobody saw are told in Measure
     return parseFloat(await total.innerText());
   };
   const narrow = await band();
-  await page.goto(`${DEMO.planned}/measure`);
+  await page.goto(`${DEMO.planned}/measure#list`);
   const field = (name: string) => page.getByRole('textbox', { name });
   const daylight = field('Daylight over the overload leaf');
   const pick = (group: string, name: string) =>
@@ -38,5 +38,6 @@ test('an overload leaf, leaves made flat and eyes nobody saw are told in Measure
     });
   expect((await view()).readings.find((r) => r.point === 'overloadGap')).toMatchObject({ value: 12, typed: '12' });
   expect(await band()).toBeGreaterThan(narrow);
+  await openTab(page, 'adds up');
   await expect(page.getByText('form of the eyes').first()).toBeVisible();
 });

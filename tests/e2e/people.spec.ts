@@ -2,7 +2,7 @@ import { type JobView } from '@/contracts/job';
 import { DEMO, expect, test, typeInto } from './shop';
 
 test('who works at the screen is chosen in the header and stands behind what is saved', async ({ page, request }) => {
-  await page.goto(`${DEMO.planned}/measure`);
+  await page.goto(`${DEMO.planned}/measure#list`);
   await page.getByRole('combobox', { name: 'At work' }).click();
   await page.getByTitle('Tibb Marrelow').click();
   const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
@@ -23,7 +23,7 @@ test('who works at the screen is chosen in the header and stands behind what is 
     instrument: 'caliper',
   });
   // A row that does not fit is said where the plan is chosen.
-  await page.goto(`${DEMO.planned}/choose`);
+  await page.goto(`${DEMO.planned}/choose#fit`);
   await expect(page.locator('[data-check=hoseSlack]')).toContainText('does not fit');
 });
 
@@ -62,7 +62,7 @@ test('Prove compares a guess only in the load state it was made for', async ({ p
 
 test('on a phone the measuring sheet, the build card and Prove can be worked', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`${DEMO.planned}/measure`);
+  await page.goto(`${DEMO.planned}/measure#list`);
   await page.getByRole('combobox', { name: /^Go to/ }).selectOption({ label: '✓ Thread showing' });
   await page.getByLabel('Thread showing', { exact: true }).fill('17');
   await expect(page.getByText('17.0 mm = 0.669 in')).toBeVisible();
@@ -77,7 +77,7 @@ test('on a phone the measuring sheet, the build card and Prove can be worked', a
 });
 
 test('a job of another shop or none is not found, in words', async ({ page, shop }) => {
-  const answer = await page.goto(`${shop.url}/jobs/5a1e0009-0000-4000-8000-000000000f00/measure`);
+  const answer = await page.goto(`${shop.url}/jobs/5a1e0009-0000-4000-8000-000000000f00/measure#list`);
   expect(answer!.status()).toBe(404);
   await expect(page.getByText('The job was never made, or belongs to another shop.')).toBeVisible();
   await page.getByRole('link', { name: 'To the Board' }).click();
@@ -90,7 +90,7 @@ test('rolled or not goes with the heights already there, as new readings', async
     return view.readings.filter((r) => r.point === 'hubToLip').map((r) => [r.side, r.typed, r.rolled]);
   };
   expect(await heights()).toEqual(expect.arrayContaining([['left', '19 1/4 in', true]]));
-  await page.goto(`${DEMO.planned}/measure`);
+  await page.goto(`${DEMO.planned}/measure#list`);
   await page
     .getByRole('group', { name: 'Rolled or bounced before the heights were read' })
     .getByRole('button', { name: 'no' })
@@ -102,7 +102,7 @@ test('rolled or not goes with the heights already there, as new readings', async
     ]),
   );
   // The band is honest about it: friction holds an unrolled spring.
-  await page.goto(`${DEMO.planned}/choose`);
+  await page.goto(`${DEMO.planned}/choose#ledger`);
   await expect(page.getByText('Drawing the band…')).toBeHidden({ timeout: 30_000 });
   await expect(page.getByTestId('ledger').locator('tr.total')).toBeVisible();
 });

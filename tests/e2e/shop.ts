@@ -176,6 +176,9 @@ export async function typeInto(page: Page, name: string, text: string): Promise<
   await field.press('Enter');
 }
 
+/** Opens a tab of a station's dock. */
+export const openTab = (page: Page, name: string) => page.getByRole('tab', { name: new RegExp(`^${name}`) }).click();
+
 /** Puts the focus on a field once the page's program runs; before that fields are off, and a focus would be lost without a word. */
 export async function focusOn(field: Locator): Promise<void> {
   await expect(field).toBeEnabled();

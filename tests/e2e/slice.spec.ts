@@ -1,5 +1,5 @@
 import { type Page } from '@playwright/test';
-import { expect, test, typeInto } from './shop';
+import { expect, openTab, test, typeInto } from './shop';
 
 /*
  * One job from tape to proven height, on an axle whose answer can be worked by hand: a single leaf gets a second one like it.
@@ -42,6 +42,7 @@ async function ask(page: Page): Promise<void> {
   await typeInto(page, 'Your own guess of the outcome', '2 in');
   await page.getByRole('button', { name: 'Open the job and measure' }).click();
   await page.waitForURL(/measure$/);
+  await openTab(page, 'list');
 }
 
 test('one job from tape measure to proven height, in typed fractions, with a reload in the middle', async ({
@@ -72,9 +73,11 @@ test('one job from tape measure to proven height, in typed fractions, with a rel
   await page.getByRole('button', { name: 'clamped flat' }).click();
   await typeInto(page, 'Axle load, estimated', '700');
   await typeInto(page, 'Shackle angle', '90');
+  await openTab(page, 'what next');
   await expect(page.getByText('leaf, shackle, over the axle: can be predicted')).toBeVisible();
 
   await page.getByRole('link', { name: 'On to Choose' }).click();
+  await openTab(page, 'plan');
   await page.getByRole('button', { name: '+ Leaf added' }).click();
   await typeInto(page, 'Pin to front tip', '26 in');
   await typeInto(page, 'Pin to rear tip', '26 in');
@@ -94,8 +97,10 @@ test('one job from tape measure to proven height, in typed fractions, with a rel
   const sum = cells.reduce((s, text) => s + Number(text.replace('−', '-').replace(/[^\d.-]/g, '')), 0);
   expect(sum).toBe(shown);
   // 3/4 in less the new leaf's 1/2 in: a quarter inch, 4.5 threads at 18 per inch.
+  await openTab(page, 'must fit');
   await expect(page.locator('[data-check=threads]')).toContainText('4.5 threads left');
 
+  await openTab(page, 'plan');
   await page.getByRole('button', { name: 'Store this prediction' }).click();
   await expect(page.getByText(/Plan 1: leaf added.*core \d+\.\d+\.\d+/)).toBeVisible();
 
@@ -138,7 +143,7 @@ test('one job from tape measure to proven height, in typed fractions, with a rel
 });
 
 test('a block is answered after the first two heights, before any leaf is measured', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/jobs/5a1e0004-0000-4000-8000-000000000f00/choose`);
+  await page.goto(`${shop.url}/jobs/5a1e0004-0000-4000-8000-000000000f00/choose#plan`);
   await page.getByRole('button', { name: '+ Block' }).click();
   await typeInto(page, 'Block height after the work', '2 1/4 in');
   const total = page.getByTestId('ledger').locator('tr.total .figure').first();

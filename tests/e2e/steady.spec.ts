@@ -1,5 +1,5 @@
 import { type JobView } from '@/contracts/job';
-import { DEMO, expect, focusOn, test, typeInto } from './shop';
+import { DEMO, expect, focusOn, openTab, test, typeInto } from './shop';
 
 test('an answer that was pressed stays pressed when an older read arrives after it', async ({ page }) => {
   await page.goto(`${DEMO.begun}/build`);
@@ -26,7 +26,7 @@ test('an answer that was pressed stays pressed when an older read arrives after 
 });
 
 test('one save that hangs does not hold the others up, and a slow server is told', async ({ page, request }) => {
-  await page.goto(`${DEMO.planned}/measure`);
+  await page.goto(`${DEMO.planned}/measure#list`);
   let first = true;
   await page.route('**/readings', async (route) => {
     if (!first) return route.continue();
@@ -58,6 +58,7 @@ test('a solver that dies is told as the program’s fault, and no progress turns
   await page.goto(`${DEMO.planned}/choose`);
   await expect(page.getByText(/The solver on this page failed \(out of memory\)/).first()).toBeVisible();
   await expect(page.getByText('cannot be solved')).toHaveCount(0);
+  await openTab(page, 'ways');
   await page.getByRole('button', { name: 'Search for ways' }).click();
   await expect(page.getByRole('region', { name: 'Ways to get there' })).toContainText('The solver on this page failed');
   await expect(page.getByRole('progressbar', { name: 'Search' })).toHaveCount(0);
@@ -95,7 +96,7 @@ test('the keypad is docked and whole: a calculator’s block, fractions for inch
     expect(own.y + own.height).toBeLessThanOrEqual(whole.y);
   }
   // Fractions stand there as soon as inches are read.
-  await page.goto(`${DEMO.begun}/measure`);
+  await page.goto(`${DEMO.begun}/measure#list`);
   await page.getByRole('group', { name: 'Units' }).getByRole('button', { name: 'in, lb' }).click();
   await page.setViewportSize({ width: 1024, height: 768 });
   const field = page.getByLabel('Block height', { exact: true });

@@ -1,6 +1,6 @@
 import { type APIRequestContext } from '@playwright/test';
 import { type JobView } from '@/contracts/job';
-import { expect, newJob, test, typeInto } from './shop';
+import { expect, newJob, openTab, test, typeInto } from './shop';
 
 const POTS = '/jobs/5a1e0007-0000-4000-8000-000000000f00';
 const get = async (request: APIRequestContext, path: string): Promise<JobView> =>
@@ -23,6 +23,7 @@ test('two axles on a rocker go from Ask to a proven height as one', async ({ pag
   await page.getByRole('group', { name: 'Spring lies, needed' }).getByRole('button', { name: 'over the axle' }).click();
   await page.getByRole('button', { name: 'Open the job and measure' }).click();
   await page.waitForURL(/measure/);
+  await openTab(page, 'list');
   const path = new URL(page.url()).pathname.replace('/measure', '');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('rear axles');
   for (const [field, text] of [
@@ -42,13 +43,14 @@ test('two axles on a rocker go from Ask to a proven height as one', async ({ pag
   ] as const)
     await typeInto(page, field, text);
   await page.getByRole('button', { name: 'yes, rolled' }).click();
+  await openTab(page, 'as it stands');
   // Which axle carries what follows from the arms: 120 of 230 on the front one.
   await expect(page.getByTestId('pair-verdict')).toContainText('52:48');
   await expect(page.getByTestId('pair-figures')).toContainText('Tilt of the rocker');
   const view = await get(request, path);
   expect(view.axle).toMatchObject({ suspension: 'tandemEqualizer', arrangement: 'over' });
 
-  await page.goto(`${path}/choose`);
+  await page.goto(`${path}/choose#plan`);
   await page.getByRole('button', { name: '+ Risers at the hangers' }).click();
   await typeInto(page, 'All hangers lower by', '40');
   const ledger = page.getByTestId('ledger');
@@ -86,8 +88,8 @@ test('two axles on a rocker go from Ask to a proven height as one', async ({ pag
 });
 
 test('the demo’s pot trailer: contradictions, tyres, the road, slippers instead of the rocker', async ({ page }) => {
-  await page.goto(`${POTS}/measure`);
-  await expect(page.getByRole('region', { name: 'Do the readings go together' })).toContainText('nothing contradicts');
+  await page.goto(`${POTS}/measure#list`);
+  await expect(page.locator('#watch')).toContainText('nothing contradicts');
   await typeInto(page, 'Axle to axle', '1040');
   await expect(page.getByTestId('flags')).toContainText('miss the spacing');
   await typeInto(page, 'Axle to axle', '906');
@@ -96,7 +98,7 @@ test('the demo’s pot trailer: contradictions, tyres, the road, slippers instea
   await page.goto(`${POTS}/inspect`);
   await expect(page.getByRole('region', { name: 'Hangers, shackles, pivots' })).toContainText('Rocker and its pivot');
 
-  await page.goto(`${POTS}/choose`);
+  await page.goto(`${POTS}/choose#road`);
   const verdict = page.getByTestId('pair-verdict');
   await expect(verdict).toContainText('50:50');
   // A raised coupling moves nothing between axles that share, a bump swings the rocker.
@@ -106,20 +108,25 @@ test('the demo’s pot trailer: contradictions, tyres, the road, slippers instea
   await expect(verdict).toContainText(/at its stop|over its tyre/);
   await page.getByRole('button', { name: 'Back to level ground' }).click();
   await expect(verdict).toContainText('rocker tilts');
+  await openTab(page, 'ways');
   const ways = page.getByRole('table', { name: 'Ways with other springs, shackles, rockers and slippers' });
   // On slippers the frame's pitch alone puts a tyre over its load: told, and never offered.
   await page.getByRole('button', { name: /^All \d+$/ }).click();
   const boxes = ways.getByRole('row').filter({ hasText: 'Slipper box' });
   await expect(boxes.first()).toContainText('over its tyre');
   await expect(boxes.getByRole('button', { name: 'Plan this' })).toHaveCount(0);
+  await openTab(page, 'plan');
   await page.getByRole('button', { name: '+ Slippers' }).click();
   await typeInto(page, 'Frame to the slipper’s face', '120');
   await expect(verdict).toContainText('over its tyre');
+  await openTab(page, 'under load');
   await expect(page.getByTestId('pair-figures')).toContainText('no rocker');
+  await openTab(page, 'must fit');
   await expect(page.locator('tr[data-check=pairTyres]')).toContainText('STOP');
   const checks = page.getByRole('region', { name: 'Will it go together' });
   await expect(checks).toContainText('a damper at each wheel');
   // Alone for itself, each axle feels the coupling: raised, it takes that load off the front one again.
+  await openTab(page, 'on the road');
   await page.getByLabel('Coupling higher by').fill('60');
   await expect(verdict).not.toContainText('over its tyre');
   await expect(verdict).toContainText('each axle for itself');
@@ -135,7 +142,7 @@ test('two axles on slippers: each for itself, weighed apart, no rocker anywhere'
   };
   const made = await request.post('/api/jobs', { data: { ...job, vehicle, usual: null, wantedIn: 'today' } });
   expect([made.status(), await made.text()]).toEqual([200, expect.anything()]);
-  await page.goto(`/jobs/${job.id}/measure`);
+  await page.goto(`/jobs/${job.id}/measure#list`);
   await expect(page.getByRole('region', { name: 'Rocker', exact: true })).toHaveCount(0);
   for (const [field, text] of [
     ['Hubs to frame, midway, left', '200'],
@@ -148,17 +155,20 @@ test('two axles on slippers: each for itself, weighed apart, no rocker anywhere'
     ['Arch, front axle, left', '40'],
   ] as const)
     await typeInto(page, field, text);
+  await openTab(page, 'as it stands');
   await expect(page.getByTestId('pair-verdict')).toContainText('50:50');
   await expect(page.getByTestId('pair-verdict')).toContainText('each axle for itself');
+  await openTab(page, 'list');
   const frame = page.getByRole('region', { name: 'Frame and axles', exact: true });
   await frame.locator('summary').click();
   await typeInto(page, 'Front axle alone', '850');
   await typeInto(page, 'Rear axle alone', '650');
   await expect(page.getByTestId('pair-verdict')).toContainText('57:43');
-  await page.goto(`/jobs/${job.id}/choose`);
+  await page.goto(`/jobs/${job.id}/choose#plan`);
   await page.getByRole('button', { name: '+ Slippers' }).click();
   await typeInto(page, 'Frame to the slipper’s face', '150');
   const ledger = page.getByTestId('ledger');
   await expect(ledger.locator('tr').filter({ hasText: 'slippers' })).toContainText('+20');
+  await openTab(page, 'must fit');
   await expect(page.getByRole('region', { name: 'Will it go together' })).toContainText('inner ends stand 90 mm below');
 });

@@ -3,7 +3,7 @@ import { type JobView } from '@/contracts/job';
 import { CORE_VERSION } from '@/core/version';
 import { boltsOf } from '@/core/fastener/joints';
 import { jointsOf } from '@/core/suspension/registry';
-import { DEMO, expect, newJob, onDatabase, test, typeInto } from './shop';
+import { DEMO, expect, newJob, onDatabase, openTab, test, typeInto } from './shop';
 
 const get = async (request: APIRequestContext, job: string): Promise<JobView> =>
   (await (await request.get(`/api${job}`)).json()) as JobView;
@@ -126,7 +126,7 @@ test('over-stress and short U-bolts are a STOP in the plan, and the U-bolts to o
     { ...leaf, thickness: 9, thicknessTyped: '9', camber: 150, camberTyped: '150' },
     { kind: 'block', height: 30, heightTyped: '30' },
   ]);
-  await page.goto(`${job}/choose`);
+  await page.goto(`${job}/choose#fit`);
   await expect(page.locator('[data-check=stress]')).toContainText('STOP does not fit', { timeout: 30_000 });
   await expect(page.locator('[data-check=stress]')).toContainText('it will not last');
   await expect(page.locator('[data-check=threads]')).toContainText('STOP');
@@ -145,7 +145,7 @@ test('in inches and pounds a bare number means what the field shows, for the per
   page,
   request,
 }) => {
-  await page.goto(`${DEMO.begun}/measure`);
+  await page.goto(`${DEMO.begun}/measure#list`);
   await page.getByRole('group', { name: 'Units' }).getByRole('button', { name: 'in, lb' }).click();
   const arch = page.getByLabel('Loaded arch, left', { exact: true });
   await expect(page.locator('.field', { has: arch }).locator('.unit')).toHaveText('in');
@@ -171,7 +171,7 @@ test('in inches and pounds a bare number means what the field shows, for the per
   const kept = page.waitForResponse((r) => r.url().endsWith('/people/units') && r.ok());
   await page.getByRole('group', { name: 'lengths' }).getByRole('button', { name: 'mm' }).click();
   await kept;
-  await page.goto(`${DEMO.begun}/measure`);
+  await page.goto(`${DEMO.begun}/measure#list`);
   await expect(page.getByLabel('Loaded arch, left', { exact: true })).toHaveValue('2 in');
   await expect(page.getByLabel('Hub to arch lip, left', { exact: true })).toHaveValue('291');
 });
@@ -187,12 +187,13 @@ test('a broken main leaf is a STOP with its reason, never a height', async ({ pa
     placeTyped: null,
   };
   await post(request, DEMO.planned, '/findings', { ...finding, side: 'left' });
-  await page.goto(`${DEMO.planned}/choose`);
+  await page.goto(`${DEMO.planned}/choose#fit`);
   await expect(page.getByText(/STOP: the main leaf on the left is broken: nothing locates the axle/)).toBeVisible();
   await expect(page.locator('[data-check=located]')).toContainText('STOP');
   await expect(page.getByRole('table', { name: /Height ledger left/ })).toHaveCount(0);
   // The other side stands on its own readings.
   await page.getByRole('button', { name: 'right', exact: true }).click();
+  await openTab(page, 'adds up');
   await expect(page.getByRole('table', { name: /Height ledger right/ })).toBeVisible();
 });
 
@@ -244,7 +245,7 @@ test('on a tablet a way keeps its name and its room; a finding’s part gets ont
   request,
 }) => {
   await page.setViewportSize({ width: 1024, height: 768 });
-  await page.goto(`${DEMO.planned}/choose`);
+  await page.goto(`${DEMO.planned}/choose#ways`);
   await page.getByRole('button', { name: 'Search for ways' }).click();
   const rows = page.locator('tr[data-candidate]');
   await expect(rows.nth(3)).toBeVisible({ timeout: 60_000 });
@@ -267,7 +268,7 @@ test('a height far off the other side is asked about before it is saved, and the
   page,
   request,
 }) => {
-  await page.goto(`${DEMO.planned}/measure`);
+  await page.goto(`${DEMO.planned}/measure#list`);
   const field = page.getByLabel('Hub to arch lip, left', { exact: true });
   const stored = async () => {
     const { readings, states } = await get(request, DEMO.planned);
@@ -287,7 +288,7 @@ test('a height far off the other side is asked about before it is saved, and the
 });
 
 test('once the build has begun a before reading is corrected only with its reason', async ({ page, request }) => {
-  await page.goto(`${DEMO.provenInside}/measure`);
+  await page.goto(`${DEMO.provenInside}/measure#list`);
   await typeInto(page, 'Leaf width', '70.4');
   const note = page.getByRole('group', { name: 'Correction' });
   await expect(note).toContainText('The build has begun');

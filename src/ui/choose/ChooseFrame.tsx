@@ -68,17 +68,7 @@ export function ChooseFrame(props: Props) {
   const [first] = useState(() => (view.plan.changes.length === 0 && plan.lines.length === 0 ? 'ways' : 'plan'));
   const told = ready && shown && state ? state : null;
   const band = bands?.[side]?.[k];
-  const ledger = told ? (
-    <LedgerSheet
-      view={view}
-      sideName={side}
-      state={told}
-      handbook={handbook}
-      band={band}
-      progress={progress}
-      onStop={stop}
-    />
-  ) : null;
+  const ledger = told ? <LedgerSheet view={view} sideName={side} state={told} handbook={handbook} band={band} /> : null;
   const tabs: DockTab[] = [
     {
       id: 'plan',
@@ -177,7 +167,16 @@ export function ChooseFrame(props: Props) {
               <section className="sheet adds-up-sheet" aria-label="How the height adds up">
                 <header className="sheet-head">
                   <h2>How the height adds up</h2>
-                  <a href="#ledger">{progress === null ? 'the ledger' : `band ${Math.round(100 * progress)} %`}</a>
+                  {progress === null ? (
+                    <a href="#ledger">the ledger</a>
+                  ) : (
+                    <span className="muted">
+                      Drawing the band… {Math.round(100 * progress)} %{' '}
+                      <button type="button" className="link" onClick={stop}>
+                        stop
+                      </button>
+                    </span>
+                  )}
                 </header>
                 <Waterfall
                   lines={told.ledger}

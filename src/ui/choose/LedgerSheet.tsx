@@ -24,15 +24,13 @@ interface Props {
   /** What a handbook rule says of the same change, where there is one; null where it has nothing on what is planned. */
   handbook?: number | null | undefined;
   band: Band | undefined;
-  progress: number | null;
-  onStop: () => void;
 }
 
 /** A wish is reached with a chance, never just reached. */
 export const REACH_WORDS = { likely: 'likely reached', edge: 'at the edge', missed: 'likely missed' } as const;
 
 /** Where every millimetre comes from, and how that stands against what was wanted. */
-export function LedgerSheet({ view, sideName, state, handbook, band, progress, onStop }: Props) {
+export function LedgerSheet({ view, sideName, state, handbook, band }: Props) {
   const { job } = view;
   const wantedHere = view.states.find((s) => s.id === state.id)?.wanted ?? false;
   const half = band?.half ?? state.firstOrder;
@@ -61,19 +59,7 @@ export function LedgerSheet({ view, sideName, state, handbook, band, progress, o
               </>
             )}
           </p>
-          {/* Its room is kept: nothing below moves away from under a finger when the band is drawn. */}
-          <p className="muted band-progress">
-            {progress !== null ? (
-              <>
-                Drawing the band… {Math.round(100 * progress)} %{' '}
-                <button type="button" className="link" onClick={onStop}>
-                  stop
-                </button>
-              </>
-            ) : band ? (
-              `Band of ${band.samples.toLocaleString('en-GB')} outcomes.`
-            ) : null}
-          </p>
+          {band ? <p className="muted">Band of {band.samples.toLocaleString('en-GB')} outcomes.</p> : null}
           <p>
             Wanted <Length mm={job.wantedChange} signed /> <PlusMinus mm={job.tolerance} unit={false} />
             {wantedHere ? (

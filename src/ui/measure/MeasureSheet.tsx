@@ -8,6 +8,7 @@ import { PLACES } from '@/core/sheet/point';
 import { otherOf } from '@/core/vehicle/side';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
+import { RoomContext } from '../drawing/useRoom';
 import { type FigureSet } from '../figure/figureSet';
 import { SheetFigure } from '../figure/SheetFigure';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
@@ -158,6 +159,7 @@ export function MeasureSheet(props: Props) {
     {
       id: 'watch',
       name: 'at odds',
+      ready: true,
       mark: flags > 0 ? { kind: 'look', word: String(flags) } : undefined,
       children: <WatchSheet view={view} watched={watched} onPick={pick} />,
     },
@@ -174,9 +176,10 @@ export function MeasureSheet(props: Props) {
   ];
   return (
     <JobFrame view={view} station="measure" people={people} person={person} fixed>
-      <Workbench className="measure">
+      <Workbench className={listed ? 'measure listed' : 'measure'}>
         <Stage title="Figure" aside={null}>
-          {figure}
+          {/* Beside the list it is as tall as its width makes it, and scrolls. */}
+          {listed ? <RoomContext value={null}>{figure}</RoomContext> : figure}
         </Stage>
         <div className="verdict-column">
           <MeasureVerdict view={view} lacking={assembled.missing.length} assumptions={assumptions} />

@@ -46,8 +46,8 @@ interface Props {
 /** Moves to the next measured field in measuring order. */
 function focusNext(from: HTMLElement) {
   const fields = [...document.querySelectorAll<HTMLInputElement>('input[data-measured]:not(:disabled)')].filter(
-    // What is folded away is not walked.
-    (field) => field === from || !field.closest('details:not([open])'),
+    // What is folded away, or in a tab that is not open, is not walked.
+    (field) => field === from || (field.checkVisibility() && !field.closest('details:not([open])')),
   );
   fields[fields.indexOf(from as HTMLInputElement) + 1]?.focus();
 }

@@ -107,7 +107,7 @@ test('the demo’s fire tender: contradictions, inspection of its own, ways from
   await expect(page.getByTestId('flags')).toContainText('when they touch');
   await typeInto(page, 'Turns, end to end', '8.5');
   await expect(page.getByTestId('flags')).toHaveCount(0);
-  await page.goto(`${TENDER}/inspect`);
+  await page.goto(`${TENDER}/inspect#list`);
   await expect(page.getByRole('region', { name: 'Coils', exact: true })).toContainText('Coil cracked or broken');
   await expect(page.getByRole('region', { name: 'Leaves', exact: true })).toHaveCount(0);
   await page.goto(`${TENDER}/choose`);

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { readFileSync, rmSync } from 'node:fs';
 import sharp from 'sharp';
 import { type JobView } from '@/contracts/job';
-import { clusterFolder, clusterShell, DEMO, expect, Shop, test, typeInto } from './shop';
+import { clusterFolder, clusterShell, DEMO, expect, openTab, Shop, test, typeInto } from './shop';
 
 const picture = (width: number, height: number) =>
   sharp({ create: { width, height, channels: 3, background: '#7a5a3a' } })
@@ -12,7 +12,7 @@ const picture = (width: number, height: number) =>
 test('seen and measured findings get their verdict from the rule, with partner side and what to order', async ({
   page,
 }) => {
-  await page.goto(`${DEMO.provenInside}/inspect`);
+  await page.goto(`${DEMO.provenInside}/inspect#list`);
   const left = page.locator('[data-finding="bumpStop|left"]');
   await left.getByRole('combobox', { name: 'Bump stop, left' }).click();
   await page.getByTitle('split, half gone or missing').click();
@@ -35,7 +35,7 @@ test('seen and measured findings get their verdict from the rule, with partner s
 });
 
 test('a shop sets its own limit with a reason; findings made before keep their verdict', async ({ page, request }) => {
-  await page.goto(`${DEMO.provenInside}/inspect`);
+  await page.goto(`${DEMO.provenInside}/inspect#list`);
   const sag = page.locator('[data-finding="sag|left"]');
   await typeInto(page, 'Sag against the expected arch, left: arch it should have', '80');
   await typeInto(page, 'Sag against the expected arch, left: arch found', '70');
@@ -59,10 +59,12 @@ test('a broken leaf is marked on the drawing and goes into the solver: every pla
   page,
   request,
 }) => {
-  await page.goto(`${DEMO.provenInside}/inspect`);
+  await page.goto(`${DEMO.provenInside}/inspect#pack`);
   await page.locator('.touch[data-leaf="2"]').click({ position: { x: 60, y: 20 } });
   await expect(page.getByText('STOP, broken')).toBeVisible();
+  await openTab(page, 'list');
   await expect(page.locator('[data-finding="leafBroken|left"]')).toContainText('Not to be driven or towed');
+  await openTab(page, 'broken leaf');
   await expect(page.getByTestId('break-effect')).toContainText(/would stand \+\d+ mm/);
   const view = (await (await request.get(`/api${DEMO.provenInside}`)).json()) as JobView;
   const finding = view.findings.find((f) => f.rule === 'leafBroken')!;
@@ -71,8 +73,9 @@ test('a broken leaf is marked on the drawing and goes into the solver: every pla
   await page.goto(`${DEMO.provenInside}/choose`);
   await expect(page.getByTestId('ledger')).toContainText('broken leaf made good');
   // Typed instead of touched, at another place.
-  await page.goto(`${DEMO.provenInside}/inspect`);
+  await page.goto(`${DEMO.provenInside}/inspect#list`);
   await typeInto(page, 'Broken at, left', '8 1/4 in');
+  await openTab(page, 'broken leaf');
   await expect(page.getByRole('img', { name: /leaf 2 broken 210 mm behind the pin/ })).toBeVisible();
 });
 
@@ -80,7 +83,7 @@ test('what breaks again at one place is said, with km per failure; what was seen
   page,
   request,
 }) => {
-  await page.goto(`${DEMO.provenInside}/inspect`);
+  await page.goto(`${DEMO.provenInside}/inspect#before`);
   for (const [where, km] of [
     ['rear left, leaf 2', '21500'],
     ['Rear left, leaf 2', '43000'],
@@ -93,6 +96,7 @@ test('what breaks again at one place is said, with km per failure; what was seen
   }
   await expect(page.getByTestId('repeat')).toContainText('has failed 2 times');
   await expect(page.getByText('one in 21500 km')).toBeVisible();
+  await openTab(page, 'seen by the way');
   await page.getByLabel('What was seen', { exact: true }).fill('diff weeps at the pinion');
   await page.getByRole('button', { name: 'Write it down' }).click();
   const seen = page.getByTestId('side-findings').getByRole('listitem');
@@ -119,7 +123,7 @@ test('what breaks again at one place is said, with km per failure; what was seen
     },
   });
   expect(made.ok()).toBe(true);
-  await page.goto(`/jobs/${id}/inspect`);
+  await page.goto(`/jobs/${id}/inspect#seen`);
   await expect(seen).toContainText('diff weeps at the pinion');
   await seen.getByRole('button', { name: 'done' }).click();
   await page.getByLabel('What was done about diff weeps').fill('new pinion seal');
@@ -131,7 +135,7 @@ test('a picture is made small and upright and stays with its finding; what is no
   page,
   request,
 }) => {
-  await page.goto(`${DEMO.provenInside}/inspect`);
+  await page.goto(`${DEMO.provenInside}/inspect#list`);
   const cell = page.locator('[data-finding="hanger|right"]');
   await cell.getByRole('combobox', { name: 'Hangers, right' }).click();
   await page.getByTitle('flange bent').click();

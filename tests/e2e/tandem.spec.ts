@@ -95,7 +95,7 @@ test('the demo’s pot trailer: contradictions, tyres, the road, slippers instea
   await typeInto(page, 'Axle to axle', '906');
   await expect(page.getByTestId('flags')).toHaveCount(0);
 
-  await page.goto(`${POTS}/inspect`);
+  await page.goto(`${POTS}/inspect#list`);
   await expect(page.getByRole('region', { name: 'Hangers, shackles, pivots' })).toContainText('Rocker and its pivot');
 
   await page.goto(`${POTS}/choose#road`);

@@ -254,7 +254,7 @@ test('on a tablet a way keeps its name and its room; a finding’s part gets ont
   );
   expect(Math.min(...cells.map(([width]) => width!))).toBeGreaterThanOrEqual(200);
   expect(Math.max(...cells.map(([, height]) => height!))).toBeLessThanOrEqual(140);
-  await page.goto(`${DEMO.planned}/inspect`);
+  await page.goto(`${DEMO.planned}/inspect#list`);
   await page
     .getByRole('button', { name: /Onto the list of parts/ })
     .first()

@@ -31,6 +31,8 @@ interface Props {
   radius?: { value: number; known: boolean } | null;
   /** Handles to pull, in the drawing's own scale. */
   handles?: (s: Scale, shown: Elevation) => ReactNode;
+  /** Drawn over it all, with rows of its own above and below, px. */
+  over?: { top: number; bottom: number; draw: (s: Scale, shown: Elevation) => ReactNode };
 }
 
 /** Room for the two heights on the left and the shackle's angle on the right. */
@@ -64,7 +66,7 @@ const degrees = (rad: number): string => ((rad * 180) / Math.PI).toFixed(0);
 /** A to-scale side view drawn from the solution: old in graphite dashes, new in solid colour, frame held still. */
 export function ElevationDrawing(props: Props) {
   const { old, built, side, stateName, before, after, addedLeaf, assumed, provisional = false, focus = null } = props;
-  const { radius = null, handles } = props;
+  const { radius = null, handles, over } = props;
   const { lengths } = useView();
   const lengthText = useLengthText();
   const shown = built ?? old;
@@ -73,7 +75,13 @@ export function ElevationDrawing(props: Props) {
   const [box, width, tall] = useRoom<HTMLElement>(800);
   // On a phone, and while the dock has the room, the fields do it.
   const pulled = handles && tall !== Infinity && tall > LEAST_TO_PULL ? handles : undefined;
-  const s = fit(extent, width, pulled ? { ...MARGIN, bottom: 44 + HANDLES } : MARGIN, tall);
+  const rows = { top: over?.top ?? 0, bottom: over?.bottom ?? (pulled ? HANDLES : 0) };
+  const s = fit(
+    extent,
+    width,
+    { ...MARGIN, ...(over && { left: 40 }), top: MARGIN.top + rows.top, bottom: MARGIN.bottom + rows.bottom },
+    tall,
+  );
   const spoken = [
     `Side elevation, ${side}, ${stateName}.`,
     before === null ? '' : `Hub to lip ${built ? 'before ' : ''}${lengthText(before)}.`,
@@ -103,6 +111,7 @@ export function ElevationDrawing(props: Props) {
           y={Math.max((old.pivot ?? old.rearEye).y, hung.y, eye.y, 0) + 28 / s.perMm}
           left={left}
           drawing={shown}
+          named={!over}
         />
         {radius === null ? null : <Wheel s={s} old={old} shown={shown} radius={radius} left={left} />}
         {built ? <SpringMarks drawing={old} s={s} look="old" addedLeaf={null} /> : null}
@@ -135,6 +144,7 @@ export function ElevationDrawing(props: Props) {
           </text>
         ) : null}
         {pulled?.(s, shown)}
+        {over?.draw(s, shown)}
         {focus ? <FocusMarks s={s} drawing={shown} focus={focus} /> : null}
         <ScaleBar s={s} across={extent.right - extent.left} lengths={lengths} left={left} top={s.height - 14}>
           {side}, {stateName}
@@ -191,8 +201,16 @@ function Wheel({ s, old, shown, radius: { value: radius, known }, left }: WheelP
   );
 }
 
+interface FrameProps {
+  s: Scale;
+  y: number;
+  left: number;
+  drawing: Elevation;
+  named: boolean;
+}
+
 /** Rail and hangers: only indicated, nobody measured them. */
-function FrameMarks({ s, y, left, drawing }: { s: Scale; y: number; left: number; drawing: Elevation }) {
+function FrameMarks({ s, y, left, drawing, named }: FrameProps) {
   const { pivot, rearEye } = drawing;
   const eye = hungEye(drawing);
   // The plates of a pivot below its eye stand clear of the spring, outside.
@@ -207,9 +225,11 @@ function FrameMarks({ s, y, left, drawing }: { s: Scale; y: number; left: number
       </defs>
       <rect x={left} y={s.y(y) - 12} width={right - left} height="12" fill="url(#hatch)" />
       <line x1={left} x2={right} y1={s.y(y)} y2={s.y(y)} stroke="var(--ink)" strokeWidth="2" />
-      <text x={right} y={s.y(y) - 18} textAnchor="end" style={{ fill: 'var(--graphite)' }}>
-        frame, held still
-      </text>
+      {named ? (
+        <text x={right} y={s.y(y) - 18} textAnchor="end" style={{ fill: 'var(--graphite)' }}>
+          frame, held still
+        </text>
+      ) : null}
       <path
         d={`M${s.x(-28)} ${s.y(y)}L${s.x(0)} ${s.y(0)}L${s.x(28)} ${s.y(y)}`}
         fill="none"

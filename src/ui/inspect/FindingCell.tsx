@@ -23,13 +23,15 @@ interface Props {
   id: RuleId;
   rule: InspectionRule;
   side: Side | null;
+  /** Its state and pictures stand elsewhere on the page. */
+  bare?: boolean;
 }
 
 const PLACE = lengthRule(-1500, 1500);
 type Values = Record<string, Typed>;
 
 /** What was found of one rule on one side: seen or measured, the verdict that follows, its consequences, pictures. */
-export function FindingCell({ job, id, rule, side }: Props) {
+export function FindingCell({ job, id, rule, side, bare = false }: Props) {
   const { view } = job;
   const { problem, run } = useSend();
   const stored = view.findings.find((f) => f.rule === id && f.side === side);
@@ -155,7 +157,7 @@ export function FindingCell({ job, id, rule, side }: Props) {
           <details className="more">
             <summary>
               {stored.note === '' ? 'note' : stored.note}
-              {view.photos.some((p) => p.subject === `${id}|${side ?? ''}`) ? ', pictures' : ' or picture'}
+              {bare ? '' : view.photos.some((p) => p.subject === `${id}|${side ?? ''}`) ? ', pictures' : ' or picture'}
             </summary>
             <TextField
               label="Note"
@@ -169,7 +171,7 @@ export function FindingCell({ job, id, rule, side }: Props) {
                 Save the note
               </button>
             ) : null}
-            <PhotoStrip job={job} subject={`${id}|${side ?? ''}`} caption={named} />
+            {bare ? null : <PhotoStrip job={job} subject={`${id}|${side ?? ''}`} caption={named} />}
             <div className="small muted">
               {stored.person}, <Clock at={stored.foundAt} />
             </div>

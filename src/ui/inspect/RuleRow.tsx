@@ -25,4 +25,5 @@ export function RuleRow({ job, id }: { job: JobHandle; id: RuleId }) {
   );
 }
 
-const sourceText = ({ source }: InspectionRule): string => (source.kind === 'law' ? source.cite : 'common practice');
+export const sourceText = ({ source }: InspectionRule): string =>
+  source.kind === 'law' ? source.cite : 'common practice';

@@ -2,15 +2,31 @@ import { type ComponentType } from 'react';
 import { type KindId } from '@/core/suspension/registry';
 import { type StationProps } from '../frame/JobFrame';
 import { type JobHandle } from '../job/useJob';
+import { type WalkSpot } from '../inspect/walk';
+import { type RuleId } from '@/core/inspection/rules';
+import { type JobView } from '@/contracts/job';
+import { type Side } from '@/core/vehicle/side';
 import { CoilAside } from './coilBeam/CoilAside';
 import { CoilChoose } from './coilBeam/CoilChoose';
 import { CoilMeasure } from './coilBeam/CoilMeasure';
+import { COIL_WALK, CoilWalk } from './coilBeam/CoilWalk';
 import { LeafAside } from './longitudinalLeaf/LeafAside';
 import { LeafChoose } from './longitudinalLeaf/LeafChoose';
 import { LeafMeasure } from './longitudinalLeaf/LeafMeasure';
+import { LEAF_WALK, LeafWalk } from './longitudinalLeaf/LeafWalk';
 import { TandemAside } from './tandem/TandemAside';
 import { TandemChoose } from './tandem/TandemChoose';
 import { TandemMeasure } from './tandem/TandemMeasure';
+import { TANDEM_WALK, TandemWalk } from './tandem/TandemWalk';
+
+/** The drawing of a walk: its spots, and the one that is looked at. */
+export interface StageProps {
+  view: JobView;
+  side: Side;
+  spots: readonly WalkSpot[];
+  at: RuleId;
+  onPick: (rule: RuleId) => void;
+}
 
 /** What the screens need of a kind of suspension; everything else of a station is the same for all. */
 export interface KindScreens {
@@ -18,14 +34,35 @@ export interface KindScreens {
   Choose: ComponentType<StationProps>;
   /** Beside the list of what is looked at. */
   InspectAside: ComponentType<{ job: JobHandle }>;
+  InspectStage: ComponentType<StageProps>;
+  /** In which order its spots are walked. */
+  walk: readonly RuleId[];
 }
 
 /** One manner for two axles that stand as one, whatever joins them. */
-const TANDEM: KindScreens = { Measure: TandemMeasure, Choose: TandemChoose, InspectAside: TandemAside };
+const TANDEM: KindScreens = {
+  Measure: TandemMeasure,
+  Choose: TandemChoose,
+  InspectAside: TandemAside,
+  InspectStage: TandemWalk,
+  walk: TANDEM_WALK,
+};
 
 const SCREENS: Record<KindId, KindScreens> = {
-  longitudinalLeaf: { Measure: LeafMeasure, Choose: LeafChoose, InspectAside: LeafAside },
-  coilBeam: { Measure: CoilMeasure, Choose: CoilChoose, InspectAside: CoilAside },
+  longitudinalLeaf: {
+    Measure: LeafMeasure,
+    Choose: LeafChoose,
+    InspectAside: LeafAside,
+    InspectStage: LeafWalk,
+    walk: LEAF_WALK,
+  },
+  coilBeam: {
+    Measure: CoilMeasure,
+    Choose: CoilChoose,
+    InspectAside: CoilAside,
+    InspectStage: CoilWalk,
+    walk: COIL_WALK,
+  },
   tandemEqualizer: TANDEM,
   tandemSlipper: TANDEM,
 };

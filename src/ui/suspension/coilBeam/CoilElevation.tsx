@@ -1,4 +1,5 @@
 'use client';
+import { type ReactNode } from 'react';
 import { type CoilFigures } from '@/core/suspension/coilBeam/sideModel';
 import { type Side } from '@/core/vehicle/side';
 import { Dimension } from '../../drawing/Dimension';
@@ -23,6 +24,8 @@ interface Props {
   /** Height before and after in this load state, mm. */
   before: number | null;
   after: number | null;
+  /** Drawn over it all, with rows of its own above and below, px. */
+  over?: { top: number; bottom: number; draw: (s: Scale) => ReactNode };
 }
 
 /** Frame held still; the seat on the axle hangs below it by coil and spacers. */
@@ -31,7 +34,7 @@ const reach = ({ figures, spacer }: Standing): number => figures.length + spacer
 const BEAM = 46;
 
 /** The coil between frame and axle, to scale: as it is in graphite dashes, as it will be solid, in one load state. */
-export function CoilElevation({ old, built, side, stateName, before, after }: Props) {
+export function CoilElevation({ old, built, side, stateName, before, after, over }: Props) {
   const [box, width, tall] = useRoom<HTMLElement>(720);
   const { lengths } = useView();
   const lengthText = useLengthText();
@@ -43,7 +46,7 @@ export function CoilElevation({ old, built, side, stateName, before, after }: Pr
   const s = fit(
     { left: -across, right: across, top: 46, bottom: -deep - BEAM - 14 },
     width,
-    { left: 8, right: 8, top: 8, bottom: 40 },
+    { left: 8, right: 8, top: 8 + (over?.top ?? 0), bottom: 40 + (over?.bottom ?? 0) },
     tall,
   );
   const spoken = [
@@ -87,6 +90,7 @@ export function CoilElevation({ old, built, side, stateName, before, after }: Pr
             new
           </text>
         ) : null}
+        {over?.draw(s)}
         <ScaleBar s={s} across={2 * across} lengths={lengths} left={16} top={s.height - 8} front={false}>
           {side}, {stateName}
         </ScaleBar>

@@ -7,6 +7,7 @@ import { CHANGES, type DraftLine } from '../../choose/planDraft';
 import { type PlanHandle } from '../../choose/usePlan';
 import { PullHandle } from '../../drawing/PullHandle';
 import { type Scale } from '../../drawing/scale';
+import { spread } from '../../drawing/spread';
 import { useView } from '../../theme/Providers';
 
 interface Props {
@@ -34,6 +35,8 @@ interface Handle {
 }
 
 const DEGREE = Math.PI / 180;
+/** Room of one handle with its words, px. */
+const WIDE = 124;
 
 /** What of a plan is pulled on the drawing: block, shackle, arch of an added leaf, a re-arched pack, a wedge. */
 export function PlanHandles({ view, plan, s, drawing, addedLeaf, now }: Props) {
@@ -85,6 +88,7 @@ export function PlanHandles({ view, plan, s, drawing, addedLeaf, now }: Props) {
   });
   const places = spread(
     shown.map(({ from, away }) => from.x + away),
+    WIDE,
     { least: 24, most: s.width - WIDE + 24 },
   );
   return shown.map(({ kind, field, label, line, typed, from, offered, gain }, k) => {
@@ -124,24 +128,4 @@ export function PlanHandles({ view, plan, s, drawing, addedLeaf, now }: Props) {
       />
     );
   });
-}
-
-/** Room of one handle with its words, px. */
-const WIDE = 124;
-
-/** Places in one row, as near to where they are wished as they can stand without touching one another. */
-function spread(wished: readonly number[], { least, most }: { least: number; most: number }): number[] {
-  const order = wished.map((_, k) => k).toSorted((p, q) => wished[p]! - wished[q]!);
-  const places = [...wished];
-  let end = most;
-  for (const k of order.toReversed()) {
-    places[k] = Math.min(places[k]!, end);
-    end = places[k]! - WIDE;
-  }
-  let begin = least;
-  for (const k of order) {
-    places[k] = Math.max(places[k]!, begin);
-    begin = places[k]! + WIDE;
-  }
-  return places;
 }

@@ -1,4 +1,5 @@
 'use client';
+import { type ReactNode } from 'react';
 import { GRAVITY } from '@/core/material/steel';
 import { rockerSpots, springLine } from '@/core/suspension/tandem/elevation';
 import { type TandemFigures } from '@/core/suspension/tandem/sideModel';
@@ -20,12 +21,14 @@ interface Props {
   radius: number | null;
   /** Ground under the front wheel, negative under the rear one, mm. */
   bump: number;
+  /** Drawn over it all, with rows of its own above and below, px. */
+  over?: { top: number; bottom: number; draw: (s: Scale) => ReactNode };
 }
 
 const INK = { old: 'var(--graphite)', now: 'var(--ink)', new: 'var(--new)' } as const;
 
 /** Two axles and what joins them, to scale, frame held still: as they are in graphite dashes, as they will be solid. */
-export function TandemElevation({ old, shown, look, side, stateName, radius, bump }: Props) {
+export function TandemElevation({ old, shown, look, side, stateName, radius, bump, over }: Props) {
   const [box, width, tall] = useRoom<HTMLElement>(760);
   const { lengths } = useView();
   const quantity = useQuantityText();
@@ -38,7 +41,7 @@ export function TandemElevation({ old, shown, look, side, stateName, radius, bum
   const s = fit(
     { left: -reach, right: reach, top: 70, bottom: low },
     width,
-    { left: 10, right: 10, top: 34, bottom: 78 },
+    { left: 10, right: 10, top: 34 + (over?.top ?? 0), bottom: (over ? 40 : 78) + (over?.bottom ?? 0) },
     tall,
   );
   const kg = (value: number) => quantity(value, 'mass');
@@ -54,8 +57,8 @@ export function TandemElevation({ old, shown, look, side, stateName, radius, bum
         {radius === null ? null : <Tyres s={s} shown={shown} radius={radius} bump={bump} />}
         {old ? <Pieces s={s} of={old} look="old" /> : null}
         <Pieces s={s} of={shown} look={look} />
-        <FrameForces s={s} shown={shown} kg={kg} />
-        {(['front', 'rear'] as const).map((end) => {
+        {over ? null : <FrameForces s={s} shown={shown} kg={kg} />}
+        {(over ? [] : (['front', 'rear'] as const)).map((end) => {
           const { hub } = springLine(shape, end);
           const foot = s.height - 50;
           return (
@@ -72,6 +75,7 @@ export function TandemElevation({ old, shown, look, side, stateName, radius, bum
             </g>
           );
         })}
+        {over?.draw(s)}
         <ScaleBar s={s} across={2 * reach} lengths={lengths} left={16} top={s.height - 12}>
           {side}, {stateName}
         </ScaleBar>

@@ -8,6 +8,7 @@ import { decimalText } from '@/core/units/format';
 import { fromCore } from '@/core/units/units';
 import { type BenchAnswer, type BenchSaid } from '@/workers/bench.worker';
 import { ArchOverLoad } from '../chart/ArchOverLoad';
+import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { Slider } from '../controls/Slider';
@@ -17,6 +18,7 @@ import { PackUnderLoad } from '../spring/PackUnderLoad';
 import { useView } from '../theme/Providers';
 import { DifferenceTable } from './DifferenceTable';
 import { LeafRows } from './LeafRows';
+import { LeavesApart } from './LeavesApart';
 import { LeafWork } from './LeafWork';
 import { SaveFromBench } from './SaveFromBench';
 import { faultText } from '../prediction/useWorker';
@@ -58,6 +60,7 @@ export function PackBench({ name, was, donor }: Props) {
   const pack = bench.now;
   const [pickedId, setPicked] = useState<string | null>(null);
   const [load, setLoad] = useState(0);
+  const [as, setAs] = useState<'apart' | 'assembled' | 'load'>('load');
   const { lengths } = useView();
   const lengthText = useLengthText();
   const words = useWords();
@@ -128,31 +131,52 @@ export function PackBench({ name, was, donor }: Props) {
           A pack is a loaded spring: clamp it before its centre bolt comes out, let the clamps go evenly, and keep hands
           and face off the line of the leaves.
         </p>
-        <Sheet title="Assembled, on free rollers">
-          <Slider
-            id="bench-load"
-            label="Load on the seat"
-            text={loadText(load)}
-            least={0}
-            most={most}
-            step={Math.max(1, Math.round(most / 200))}
-            value={load}
-            onChange={setLoad}
-          >
-            <div className="load-ends">
-              <span>0, lying free</span>
-              <span>
-                {loadText(most)}
-                {was.rating ? ', one and a half times its rating' : ''}
-              </span>
-            </div>
-          </Slider>
+        <Sheet
+          title="The pack"
+          aside={
+            <Chips
+              label="The pack is shown"
+              options={[
+                { id: 'apart', name: 'apart' },
+                { id: 'assembled', name: 'assembled' },
+                { id: 'load', name: 'under load' },
+              ]}
+              value={as}
+              onPick={(next) => {
+                setAs(next);
+                if (next !== 'load') setLoad(0);
+              }}
+            />
+          }
+        >
+          {as === 'load' ? (
+            <Slider
+              id="bench-load"
+              label="Load on the seat"
+              text={loadText(load)}
+              least={0}
+              most={most}
+              step={Math.max(1, Math.round(most / 200))}
+              value={load}
+              onChange={setLoad}
+            >
+              <div className="load-ends">
+                <span>0, lying free</span>
+                <span>
+                  {loadText(most)}
+                  {was.rating ? ', one and a half times its rating' : ''}
+                </span>
+              </div>
+            </Slider>
+          ) : null}
           {trouble ? (
             <p role="alert">
               <Marked kind="look">It cannot be solved as it lies: {trouble}.</Marked>
             </p>
           ) : null}
-          {shown ? (
+          {as === 'apart' ? (
+            <LeavesApart pack={pack} isNew={(leaf) => !was.leaves.some((l) => l.id === leaf.id)} />
+          ) : shown ? (
             <PackUnderLoad
               old={changed ? (old?.view ?? null) : null}
               built={shown}

@@ -1,3 +1,5 @@
+'use client';
+import { useState } from 'react';
 import { Mark, type MarkKind } from '../controls/Mark';
 import Link from 'next/link';
 import { STATIONS, type StationId } from '@/contracts/stationNames';
@@ -33,13 +35,16 @@ interface Props {
 
 /** The measuring tape at the edge of every screen: the stations of this job, or just the way to the Board. */
 export function StationTape({ jobId, states, current }: Props) {
+  // On a phone the bar under the thumb holds what is done at the vehicle; the rest opens over it.
+  const [all, setAll] = useState(false);
+  const main = (id: string) => id === current || id === 'measure' || id === 'build';
   return (
-    <nav className="tape" aria-label={jobId ? 'Stations of this job' : 'Gravelwort'}>
+    <nav className={all ? 'tape all' : 'tape'} aria-label={jobId ? 'Stations of this job' : 'Gravelwort'}>
       <Link className="mark" href="/">
         GRAVELWORT
       </Link>
       <ol>
-        <li>
+        <li className="main">
           <Link href="/" aria-current={jobId || current ? undefined : 'page'} prefetch={false}>
             <span className="name">Board</span>
             <span className="state">all jobs</span>
@@ -47,7 +52,7 @@ export function StationTape({ jobId, states, current }: Props) {
         </li>
         {jobId && states
           ? STATIONS.map((station) => (
-              <li key={station.id}>
+              <li key={station.id} className={main(station.id) ? 'main' : ''}>
                 <Link
                   href={`/jobs/${jobId}/${station.id}`}
                   aria-current={current === station.id ? 'page' : undefined}
@@ -63,13 +68,19 @@ export function StationTape({ jobId, states, current }: Props) {
             ))
           : null}
         {PLACES.map((place, k) => (
-          <li key={place.id} className={jobId ? `place ${k === 0 ? 'first' : ''}` : ''}>
+          <li key={place.id} className={jobId ? `place ${k === 0 ? 'first' : ''}` : 'main'}>
             <Link href={`/${place.id}`} aria-current={current === place.id ? 'page' : undefined} prefetch={false}>
               <span className="name">{place.name}</span>
               <span className="state">{place.state}</span>
             </Link>
           </li>
         ))}
+        <li className="tape-more main">
+          <button type="button" aria-expanded={all} onClick={() => setAll(!all)}>
+            <span className="name">{all ? 'less' : 'all'}</span>
+            <span className="state">{jobId ? 'stations' : 'places'}</span>
+          </button>
+        </li>
       </ol>
     </nav>
   );

@@ -22,11 +22,17 @@ export const SPOT_ROWS = { top: 40, bottom: 48 };
 
 /** Numbers of a walk with a thread to the spot: fine is quiet, the open one loud. */
 export function Spots({ s, spots, at, places, onPick }: Props) {
+  const number = spots.find(({ rule }) => rule === at)?.number ?? 1;
   return (['above', 'below'] as const).flatMap((row) => {
-    const here = spots.flatMap((spot) => {
+    const all = spots.flatMap((spot) => {
       const place = places[spot.rule];
       return place?.row === row ? [{ spot, x: s.x(place.x), y: s.y(place.y) }] : [];
     });
+    // Where there is no room for all, those before and after the one that is looked at.
+    const room = Math.max(1, Math.floor((s.width - 8) / WIDE));
+    const off = ({ spot }: (typeof all)[number]) => Math.abs(spot.number - number);
+    const near = new Set(all.toSorted((p, q) => off(p) - off(q)).slice(0, room));
+    const here = all.filter((one) => near.has(one));
     const y = row === 'above' ? 20 : s.height - 56;
     const xs = spread(
       here.map(({ x }) => x),
@@ -34,7 +40,7 @@ export function Spots({ s, spots, at, places, onPick }: Props) {
       { least: 24, most: s.width - 24 },
     );
     return here.map(({ spot, x, y: to }, k) => {
-      const { rule, number } = spot;
+      const { rule, number: own } = spot;
       const worst = worstOf(spot);
       const current = rule === at;
       const ink =
@@ -46,7 +52,7 @@ export function Spots({ s, spots, at, places, onPick }: Props) {
           key={rule}
           role="button"
           tabIndex={-1}
-          aria-label={`${number}: ${ruleOf(rule).what}`}
+          aria-label={`${own}: ${ruleOf(rule).what}`}
           data-spot={rule}
           className="walk-spot"
           onClick={() => onPick(rule)}
@@ -86,7 +92,7 @@ export function Spots({ s, spots, at, places, onPick }: Props) {
             className="num"
             style={{ fill: current ? 'var(--sheet)' : ink, stroke: 'none' }}
           >
-            {number}
+            {own}
           </text>
           {worst === 'stop' ? (
             <text x={px} y={row === 'above' ? y + R + 16 : y - R - 6} textAnchor="middle" className="stop-word">

@@ -100,7 +100,7 @@ export function ElevationDrawing(props: Props) {
       <svg
         className="drawing"
         viewBox={`0 0 ${s.width} ${s.height.toFixed(1)}`}
-        role="img"
+        role={pulled || over ? 'group' : 'img'}
         aria-label={spoken}
         data-per-mm={s.perMm}
         data-origin-x={s.x(0)}

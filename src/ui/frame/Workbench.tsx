@@ -66,7 +66,7 @@ interface DockProps {
   onOpen?: (id: string) => void;
 }
 
-const inAddress = (): string => decodeURIComponent(window.location.hash.slice(1));
+const inAddress = (): string => window.location.hash.slice(1);
 
 /** Everything else of a station, in tabs. What was opened once stays as it was left. */
 export function Dock({ label, tabs, first, onOpen }: DockProps) {
@@ -87,17 +87,15 @@ export function Dock({ label, tabs, first, onOpen }: DockProps) {
   useEffect(() => onOpen?.(id), [onOpen, id]);
   return (
     <section className={tall ? 'sheet dock tall' : 'sheet dock'} aria-label={label}>
+      <button type="button" className="dock-taller" aria-pressed={tall} onClick={() => setTall(!tall)}>
+        <svg viewBox="0 0 14 14" aria-hidden="true">
+          <path d={tall ? 'M2 5l5 5l5 -5' : 'M2 9l5 -5l5 5'} fill="none" stroke="currentColor" strokeWidth="2" />
+        </svg>
+        <span className="taller-word">{tall ? 'drawing' : 'more room'}</span>
+      </button>
       <Tabs
         activeKey={id}
         animated={false}
-        tabBarExtraContent={
-          <button type="button" className="dock-taller" aria-pressed={tall} onClick={() => setTall(!tall)}>
-            <svg viewBox="0 0 14 14" aria-hidden="true">
-              <path d={tall ? 'M2 5l5 5l5 -5' : 'M2 9l5 -5l5 5'} fill="none" stroke="currentColor" strokeWidth="2" />
-            </svg>
-            <span className="taller-word">{tall ? 'drawing' : 'more room'}</span>
-          </button>
-        }
         onChange={(id) => {
           setPicked(id);
           setTall(null);

@@ -306,7 +306,7 @@ function Questions({ view, extras }: { view: JobView; extras: (group: GroupId) =
         return lead || children
           ? [
               <section key={group.id} className="group" aria-label={group.title}>
-                <h3>{group.title}</h3>
+                <h2>{group.title}</h2>
                 {lead}
                 {children}
               </section>,

@@ -31,7 +31,7 @@ export function NextReadings({ view, answers, missing, assumptions, onPick, onAn
   return (
     <div className="next-readings">
       <section aria-label="What these readings answer">
-        <h3>Answered already</h3>
+        <h2>Answered already</h2>
         <ul className="answers">
           {answers.map((row) => (
             <li key={row.name}>
@@ -49,7 +49,7 @@ export function NextReadings({ view, answers, missing, assumptions, onPick, onAn
       <section aria-label="Next readings">
         {missing.length > 0 ? (
           <>
-            <h3>Next</h3>
+            <h2>Next</h2>
             <div className="next-places">
               {missing.slice(0, 6).map((wanting) => {
                 const { text, anchor } = missingText(view, wanting);
@@ -63,7 +63,7 @@ export function NextReadings({ view, answers, missing, assumptions, onPick, onAn
           </>
         ) : places.length > 0 ? (
           <>
-            <h3>{places.length === 1 ? 'The reading that narrows it most' : `Readings that narrow it most`}</h3>
+            <h2>{places.length === 1 ? 'The reading that narrows it most' : 'Readings that narrow it most'}</h2>
             <div className="next-places">
               {places.map(({ at, half }) => (
                 <button key={fieldKey(at)} type="button" className="next-place" onClick={() => onPick(at)}>

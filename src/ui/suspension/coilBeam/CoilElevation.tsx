@@ -58,7 +58,12 @@ export function CoilElevation({ old, built, side, stateName, before, after, over
   ].join('');
   return (
     <figure className="figure-sheet" ref={box}>
-      <svg className="drawing" viewBox={`0 0 ${width} ${s.height.toFixed(1)}`} role="img" aria-label={spoken}>
+      <svg
+        className="drawing"
+        viewBox={`0 0 ${width} ${s.height.toFixed(1)}`}
+        role={over ? 'group' : 'img'}
+        aria-label={spoken}
+      >
         <FrameAndSeat s={s} half={half} />
         {built ? <CoilAndBeam s={s} at={old} half={half} look="old" /> : null}
         <CoilAndBeam s={s} at={shown} half={half} look={built ? 'new' : 'now'} />

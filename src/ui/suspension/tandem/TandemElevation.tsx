@@ -52,7 +52,12 @@ export function TandemElevation({ old, shown, look, side, stateName, radius, bum
   }.`;
   return (
     <figure className="figure-sheet" ref={box}>
-      <svg className="drawing" viewBox={`0 0 ${width} ${s.height.toFixed(1)}`} role="img" aria-label={spoken}>
+      <svg
+        className="drawing"
+        viewBox={`0 0 ${width} ${s.height.toFixed(1)}`}
+        role={over ? 'group' : 'img'}
+        aria-label={spoken}
+      >
         <Beam s={s} width={width} />
         {radius === null ? null : <Tyres s={s} shown={shown} radius={radius} bump={bump} />}
         {old ? <Pieces s={s} of={old} look="old" /> : null}

@@ -8,6 +8,7 @@ const PAGES = {
   measure: `${DEMO.begun}/measure`,
   inspect: `${DEMO.planned}/inspect`,
   instruments: '/instruments',
+  guide: '/guide',
   shelf: '/shelf',
   bench: '/bench?pack=5a1e0009-0000-4000-8000-000000000002&beside=5a1e0009-0000-4000-8000-000000000006',
   choose: `${DEMO.planned}/choose`,

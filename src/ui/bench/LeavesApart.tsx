@@ -20,6 +20,22 @@ const STEPS = 24;
 /** Height of a leaf over its own pin, lying free with this camber: a parabola, as flat leaves of one thickness take. mm */
 const riseAt = ({ front, rear }: BenchLeaf, camber: number, x: number): number => (camber * x * x) / (front * rear);
 
+/** Where each leaf's pin hangs, from the first one down: clear of the leaf above, also at its tips. mm */
+function hung(leaves: readonly BenchLeaf[]): number[] {
+  const pins: number[] = [];
+  leaves.forEach((leaf, k) => {
+    const above = leaves[k - 1];
+    if (!above) return pins.push(0);
+    const ends = [-leaf.front, leaf.rear].map(
+      (x) =>
+        riseAt(leaf, leaf.camber ?? 0, x) -
+        riseAt(above, above.camber ?? 0, Math.max(-above.front, Math.min(above.rear, x))),
+    );
+    return pins.push(pins[k - 1]! - Math.max(0, ...ends) - APART);
+  });
+  return pins;
+}
+
 /** Every leaf by itself at its own free arch, to scale, one under the other on the line of the pin. */
 export function LeavesApart({ pack, isNew }: Props) {
   const [box, width, tall] = useRoom<HTMLElement>(800);
@@ -27,20 +43,7 @@ export function LeavesApart({ pack, isNew }: Props) {
   const lengthText = useLengthText();
   // Nobody measured it: drawn straight and dotted, never guessed.
   const cambers = pack.leaves.map((leaf) => leaf.camber ?? 0);
-  // Each hangs clear of the one above it, also at its tips.
-  let low = 0;
-  const pins = pack.leaves.map((leaf, k) => {
-    const above = pack.leaves[k - 1];
-    if (above) {
-      const ends = [-leaf.front, leaf.rear].map(
-        (x) =>
-          riseAt(leaf, cambers[k]!, x) -
-          riseAt(above, cambers[k - 1]!, Math.max(-above.front, Math.min(above.rear, x))),
-      );
-      low -= Math.max(0, ...ends) + APART;
-    }
-    return low;
-  });
+  const pins = hung(pack.leaves);
   const [front, rear] = [
     Math.max(1, ...pack.leaves.map((l) => l.front)),
     Math.max(1, ...pack.leaves.map((l) => l.rear)),

@@ -166,7 +166,7 @@ export function ChooseFrame(props: Props) {
               </VerdictSheet>
               <section className="sheet adds-up-sheet" aria-label="How the height adds up">
                 <header className="sheet-head">
-                  <h2>How the height adds up</h2>
+                  <h2>Adds up</h2>
                   {progress === null ? (
                     <a href="#ledger">the ledger</a>
                   ) : (

@@ -84,7 +84,7 @@ export function VerdictSheet({ view, side, state, band, rows, lead, children }: 
                 <span className={`verdict-second ${chance.reach === 'likely' ? 'new' : 'look'}`}>
                   {chance.reach === 'likely' ? null : <Mark kind="look" />} {inTen(chance.share)}
                 </span>{' '}
-                jobs get there
+                get there
               </span>
             </>
           ) : (

@@ -40,6 +40,9 @@ export function Keys({ jobId }: { jobId?: string | undefined }) {
   }, [router, jobId]);
   return (
     <Modal open={shown} onCancel={() => setShown(false)} footer={null} title="Keys" width={520}>
+      <p>
+        <a href="/guide">One job told with pictures: the guide</a>
+      </p>
       <dl className="keys">
         {EVERYWHERE.map(([key, does]) => (
           <div key={key}>

@@ -1,5 +1,6 @@
 'use client';
 import { Popover, Select } from 'antd';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { type Person } from '@/contracts/person';
 import { CHOSEN_DIMENSIONS, INCH_VIEW, METRIC_VIEW, UNIT_CHOICES, type ChosenDimension } from '@/contracts/units';
@@ -78,6 +79,9 @@ export function Tools({ people, person }: { people: readonly Person[]; person: s
           view…
         </button>
       </Popover>
+      <Link className="act quiet help" href="/guide" aria-label="Guide" title="Guide and keys" prefetch={false}>
+        ?
+      </Link>
     </div>
   );
 }

@@ -53,3 +53,12 @@ export function walked(spots: readonly WalkSpot[]) {
     open: of((state) => state === null),
   };
 }
+
+/** The drawing of a walk: its spots, and the one that is looked at. */
+export interface StageProps {
+  view: JobView;
+  side: Side;
+  spots: readonly WalkSpot[];
+  at: RuleId;
+  onPick: (rule: RuleId) => void;
+}

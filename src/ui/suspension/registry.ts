@@ -2,10 +2,8 @@ import { type ComponentType } from 'react';
 import { type KindId } from '@/core/suspension/registry';
 import { type StationProps } from '../frame/JobFrame';
 import { type JobHandle } from '../job/useJob';
-import { type WalkSpot } from '../inspect/walk';
+import { type StageProps } from '../inspect/walk';
 import { type RuleId } from '@/core/inspection/rules';
-import { type JobView } from '@/contracts/job';
-import { type Side } from '@/core/vehicle/side';
 import { CoilAside } from './coilBeam/CoilAside';
 import { CoilChoose } from './coilBeam/CoilChoose';
 import { CoilMeasure } from './coilBeam/CoilMeasure';
@@ -18,15 +16,6 @@ import { TandemAside } from './tandem/TandemAside';
 import { TandemChoose } from './tandem/TandemChoose';
 import { TandemMeasure } from './tandem/TandemMeasure';
 import { TANDEM_WALK, TandemWalk } from './tandem/TandemWalk';
-
-/** The drawing of a walk: its spots, and the one that is looked at. */
-export interface StageProps {
-  view: JobView;
-  side: Side;
-  spots: readonly WalkSpot[];
-  at: RuleId;
-  onPick: (rule: RuleId) => void;
-}
 
 /** What the screens need of a kind of suspension; everything else of a station is the same for all. */
 export interface KindScreens {

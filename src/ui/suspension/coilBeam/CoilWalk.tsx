@@ -4,9 +4,8 @@ import { coilSheetOf } from '@/contracts/sheet';
 import { type RuleId } from '@/core/inspection/rules';
 import { assembleCoil } from '@/core/suspension/coilBeam/assemble';
 import { Spots, SPOT_ROWS } from '../../inspect/Spots';
-import { type SpotPlace } from '../../inspect/walk';
+import { type SpotPlace, type StageProps } from '../../inspect/walk';
 import { usePrediction } from '../../prediction/usePrediction';
-import { type StageProps } from '../registry';
 import { CoilElevation } from './CoilElevation';
 
 /** From the frame down, then along the axle. */

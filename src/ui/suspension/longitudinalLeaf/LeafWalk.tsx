@@ -4,8 +4,7 @@ import { hungEye, type Elevation } from '@/core/suspension/longitudinalLeaf/elev
 import { ElevationDrawing } from '../../drawing/ElevationDrawing';
 import { figureValues } from '../../figure/values';
 import { Spots, SPOT_ROWS } from '../../inspect/Spots';
-import { type SpotPlace } from '../../inspect/walk';
-import { type StageProps } from '../registry';
+import { type SpotPlace, type StageProps } from '../../inspect/walk';
 import { useStanding } from './useStanding';
 
 /** Front to rear, as one goes along the spring. */

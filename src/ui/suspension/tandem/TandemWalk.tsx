@@ -3,9 +3,8 @@ import { useMemo } from 'react';
 import { type RuleId } from '@/core/inspection/rules';
 import { rockerSpots, springLine, type PairShape } from '@/core/suspension/tandem/elevation';
 import { Spots, SPOT_ROWS } from '../../inspect/Spots';
-import { type SpotPlace } from '../../inspect/walk';
+import { type SpotPlace, type StageProps } from '../../inspect/walk';
 import { usePrediction } from '../../prediction/usePrediction';
-import { type StageProps } from '../registry';
 import { assembledPair, radiusOf } from './TandemChoose';
 import { TandemElevation } from './TandemElevation';
 

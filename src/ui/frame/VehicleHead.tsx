@@ -24,7 +24,7 @@ export function VehicleHead({ view, station }: { view: JobView; station: Station
   return (
     <div className="vehicle-head">
       <VehicleSketch form={form} wheelbase={wheelbase} axles={sketched} width={WIDTH} />
-      {view.jobAxles.length > 1 ? (
+      {view.others.length > 0 ? (
         <nav aria-label="Axle at work">
           {view.jobAxles.flatMap(({ id, position, suspension }) => {
             const of = views.find((v) => v.id === id);

@@ -60,10 +60,11 @@ export function SpotCard({ job, spot, next, onNext, onBack }: Props) {
               <button
                 type="button"
                 className={state === null ? 'act fine-act' : 'act quiet fine-act'}
+                aria-label={`fine, ${side ?? 'axle'}`}
                 disabled={busy || state === 'pass'}
                 onClick={() => sayFine(side)}
               >
-                fine<span className="hidden-word">, {side ?? 'axle'}</span>
+                fine
               </button>
             ) : null}
           </div>

@@ -6,7 +6,7 @@ import { CHROMIUM } from '../tests/e2e/chromium';
 const url = process.argv[2] ?? 'http://127.0.0.1:4680';
 const browser = await chromium.launch(CHROMIUM);
 const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
-await page.goto(`${url}/jobs/5a1e0001-0000-4000-8000-000000000f00/choose`);
+await page.goto(`${url}/jobs/5a1e0001-0000-4000-8000-000000000f00/choose#load`);
 const slider = page.getByRole('slider', { name: 'Load on this spring' });
 await slider.scrollIntoViewIfNeeded();
 await page.locator('[data-leaf="1"]').waitFor();

@@ -22,6 +22,20 @@ test('property: one scale in x and y, y upwards, everything inside the margins',
   );
 });
 
+test('property: in a low room the height decides, nothing sticks out and the drawing stands in the middle', () => {
+  fc.assert(
+    fc.property(extent, fc.integer({ min: 300, max: 1400 }), fc.integer({ min: 130, max: 700 }), (e, width, tall) => {
+      const s = fit(e, width, margin, tall);
+      const free = fit(e, width, margin);
+      if (free.height <= tall) return expect(s.perMm).toBeCloseTo(free.perMm, 9);
+      // A scale is never finer than one that can still be seen.
+      if (s.perMm > 0.0501) expect(s.height).toBeLessThanOrEqual(tall + 1e-6);
+      expect(s.x(e.left) - margin.left).toBeCloseTo(width - margin.right - s.x(e.right), 6);
+      return expect(s.x(100) - s.x(0)).toBeCloseTo(s.y(0) - s.y(100), 6);
+    }),
+  );
+});
+
 test('the scale bar is a round length, never longer than about a fifth', () => {
   expect(barLength(1400, 'mm')).toEqual({ mm: 250, text: '250 mm' });
   expect(barLength(1400, 'in')).toEqual({ mm: 8 * 25.4, text: '8 in' });

@@ -7,15 +7,18 @@ import { type RuleId } from '@/core/inspection/rules';
 import { CoilAside } from './coilBeam/CoilAside';
 import { CoilChoose } from './coilBeam/CoilChoose';
 import { CoilMeasure } from './coilBeam/CoilMeasure';
-import { COIL_WALK, CoilWalk } from './coilBeam/CoilWalk';
+import { CoilWalk } from './coilBeam/CoilWalk';
+import { COIL_WALK } from './coilBeam/walkPlaces';
 import { LeafAside } from './longitudinalLeaf/LeafAside';
 import { LeafChoose } from './longitudinalLeaf/LeafChoose';
 import { LeafMeasure } from './longitudinalLeaf/LeafMeasure';
-import { LEAF_WALK, LeafWalk } from './longitudinalLeaf/LeafWalk';
+import { LeafWalk } from './longitudinalLeaf/LeafWalk';
+import { LEAF_WALK } from './longitudinalLeaf/walkPlaces';
 import { TandemAside } from './tandem/TandemAside';
 import { TandemChoose } from './tandem/TandemChoose';
 import { TandemMeasure } from './tandem/TandemMeasure';
-import { TANDEM_WALK, TandemWalk } from './tandem/TandemWalk';
+import { TandemWalk } from './tandem/TandemWalk';
+import { TANDEM_WALK } from './tandem/walkPlaces';
 
 /** What the screens need of a kind of suspension; everything else of a station is the same for all. */
 export interface KindScreens {

@@ -13,7 +13,8 @@ test('ways to the wanted height are ranked, looked at side by side, and one beco
 }) => {
   test.setTimeout(150_000);
   await page.goto(`${DEMO.planned}/choose#ways`);
-  const sheet = page.getByRole('region', { name: 'Ways to get there' });
+  // By its label: it is read too while its tab is closed.
+  const sheet = page.locator('section[aria-label="Ways to get there"]');
   await sheet.getByRole('button', { name: 'Search for ways' }).click();
   await expect(page.getByTestId('searched')).toContainText('looked at', { timeout: 60_000 });
   const rows = sheet.locator('tr[data-candidate]');

@@ -15,7 +15,7 @@ const PAGES = {
   build: `${DEMO.planned}/build`,
   prove: `${DEMO.provenOutside}/prove`,
   'two axles': '/jobs/5a1e0007-0000-4000-8000-000000000f00/choose',
-  'two axles measured': '/jobs/5a1e0007-0000-4000-8000-000000000f00/measure',
+  'two axles measured': '/jobs/5a1e0007-0000-4000-8000-000000000f00/measure#stands',
 };
 
 /** Sized drawings wait while `hold` is set, as on a slow machine, and are told all at once when it is dropped. */

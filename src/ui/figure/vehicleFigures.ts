@@ -132,7 +132,8 @@ export function endFigure(values: Values, field: FieldOf): Figure {
       );
       const captions = SIDES.map((name) => ({
         x: s.x(sides[name].x) - 12,
-        y: s.y(2 * sides[name].hub.value) + 18,
+        // At the foot of the tyre: beside its head stand the heights.
+        y: ground - 10,
         text: name,
       }));
       return { shapes, dimensions, captions };

@@ -1,8 +1,8 @@
 import { type StationProps } from '../frame/JobFrame';
-import { screensOf } from '../suspension/registry';
+import { CHOOSE } from '../suspension/chooseScreens';
 
 /** Choose, with what the axle's own kind of suspension offers. */
 export function ChooseStation(props: StationProps) {
-  const { Choose } = screensOf(props.first.axle.suspension);
+  const Choose = CHOOSE[props.first.axle.suspension];
   return <Choose key={props.first.id} {...props} />;
 }

@@ -9,7 +9,7 @@ import { SideChips } from '../controls/SideChips';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { Dock, Stage, Workbench, type DockTab } from '../frame/Workbench';
 import { useJob, type JobHandle } from '../job/useJob';
-import { screensOf } from '../suspension/registry';
+import { INSPECT } from '../suspension/inspectScreens';
 import { FailureSheet } from './FailureSheet';
 import { RuleRow } from './RuleRow';
 import { SideFindings } from './SideFindings';
@@ -22,7 +22,7 @@ export function InspectStation({ first, people, person }: StationProps) {
   const job = useJob(first);
   const { view } = job;
   const kind = view.axle.suspension;
-  const { InspectAside, InspectStage, walk } = screensOf(kind);
+  const { Aside, Stage: WalkStage, walk } = INSPECT[kind];
   const spots = walkOf(view, walk);
   const openOf = (from: number) =>
     [...spots.slice(from), ...spots].find(({ found }) => found.some(({ state }) => state === null)) ?? spots[0]!;
@@ -46,7 +46,7 @@ export function InspectStation({ first, people, person }: StationProps) {
       id: 'pack',
       name: kind === 'longitudinalLeaf' ? 'broken leaf' : 'where it gives out',
       roomy: true,
-      children: <InspectAside job={job} />,
+      children: <Aside job={job} />,
     },
     { id: 'seen', name: 'seen by the way', roomy: true, children: <SideFindings job={job} /> },
     { id: 'before', name: 'broke before', roomy: true, children: <FailureSheet job={job} /> },
@@ -58,7 +58,7 @@ export function InspectStation({ first, people, person }: StationProps) {
           title={`${upperFirst(axleName(view.axle.position, kind))}, ${side}, as it stands`}
           aside={<SideChips label="Side shown" value={side} onPick={setSide} />}
         >
-          <InspectStage view={view} side={side} spots={spots} at={spot.rule} onPick={setPicked} />
+          <WalkStage view={view} side={side} spots={spots} at={spot.rule} onPick={setPicked} />
         </Stage>
         <div className="verdict-column">
           <WalkVerdict spots={spots} />

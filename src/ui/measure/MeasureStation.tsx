@@ -1,8 +1,8 @@
 import { type StationProps } from '../frame/JobFrame';
-import { screensOf } from '../suspension/registry';
+import { MEASURE } from '../suspension/measureScreens';
 
 /** Measure, with the sheet of the axle's own kind of suspension. */
 export function MeasureStation(props: StationProps) {
-  const { Measure } = screensOf(props.first.axle.suspension);
+  const Measure = MEASURE[props.first.axle.suspension];
   return <Measure key={props.first.id} {...props} />;
 }

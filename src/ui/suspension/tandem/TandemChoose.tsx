@@ -1,31 +1,15 @@
 'use client';
 import Link from 'next/link';
-import { type JobView } from '@/contracts/job';
-import { type ChangeRow } from '@/contracts/plan';
-import { tandemSheetOf } from '@/contracts/sheet';
-import { assembleTandem } from '@/core/suspension/tandem/assemble';
 import { ChooseFrame, shownOf } from '../../choose/ChooseFrame';
 import { PlanEditor } from '../../choose/PlanEditor';
 import { useChoose } from '../../choose/useChoose';
 import { RideAndStress } from '../../choose/VerdictSheet';
-import { figureValues } from '../../figure/values';
 import { type StationProps } from '../../frame/JobFrame';
 import { usePrediction } from '../../prediction/usePrediction';
+import { assembledPair, radiusOf } from './assembledPair';
 import { usePairOnRoad } from './PairStage';
 import { TandemFiguresSheet } from './TandemFiguresSheet';
 import { TandemWays } from './TandemWays';
-
-/** @param changes the plan's own when left out */
-export const assembledPair = (view: JobView, changes?: readonly ChangeRow[]) =>
-  view.axle.suspension === 'tandemSlipper'
-    ? assembleTandem(tandemSheetOf('tandemSlipper', view, changes))
-    : assembleTandem(tandemSheetOf('tandemEqualizer', view, changes));
-
-/** Loaded radius of the tyres as read on this side or the other; null where nobody did. */
-export const radiusOf = (view: JobView): number | null => {
-  const read = figureValues(view, null)('groundToHub', 'left');
-  return read.known ? read.value : null;
-};
 
 /** Choose, for two axles that stand as one. */
 export function TandemChoose({ first, people, person }: StationProps) {

@@ -14,7 +14,7 @@ import { MeasureSheet, type Extras } from '../../measure/MeasureSheet';
 import { SecondLoad } from '../../measure/SecondLoad';
 import { usePrediction } from '../../prediction/usePrediction';
 import { PairStage } from './PairStage';
-import { assembledPair, radiusOf } from './TandemChoose';
+import { assembledPair, radiusOf } from './assembledPair';
 import { SLIPPER_FIGURES, TANDEM_FIGURES } from './tandemFigures';
 import { TandemFiguresSheet } from './TandemFiguresSheet';
 

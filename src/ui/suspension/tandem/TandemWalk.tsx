@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { Spots, SPOT_ROWS } from '../../inspect/Spots';
 import { type StageProps } from '../../inspect/walk';
 import { usePrediction } from '../../prediction/usePrediction';
-import { assembledPair, radiusOf } from './TandemChoose';
+import { assembledPair, radiusOf } from './assembledPair';
 import { TandemElevation } from './TandemElevation';
 import { placesOf } from './walkPlaces';
 

@@ -1,0 +1,35 @@
+import { type ComponentType } from 'react';
+import { type RuleId } from '@/core/inspection/rules';
+import { type KindId } from '@/core/suspension/registry';
+import { type StageProps } from '../inspect/walk';
+import { type JobHandle } from '../job/useJob';
+import { CoilAside } from './coilBeam/CoilAside';
+import { CoilWalk } from './coilBeam/CoilWalk';
+import { COIL_WALK } from './coilBeam/walkPlaces';
+import { LeafAside } from './longitudinalLeaf/LeafAside';
+import { LeafWalk } from './longitudinalLeaf/LeafWalk';
+import { LEAF_WALK } from './longitudinalLeaf/walkPlaces';
+import { TandemAside } from './tandem/TandemAside';
+import { TandemWalk } from './tandem/TandemWalk';
+import { TANDEM_WALK } from './tandem/walkPlaces';
+
+/** What Inspect needs of a kind. */
+interface InspectScreens {
+  /** The drawing of the walk. */
+  Stage: ComponentType<StageProps>;
+  /** In which order its spots are walked. */
+  walk: readonly RuleId[];
+  /** Where it gives out, in a tab of its own. */
+  Aside: ComponentType<{ job: JobHandle }>;
+}
+
+/** One manner for two axles that stand as one, whatever joins them. */
+const TANDEM: InspectScreens = { Stage: TandemWalk, walk: TANDEM_WALK, Aside: TandemAside };
+
+/** Inspect of every kind. */
+export const INSPECT: Record<KindId, InspectScreens> = {
+  longitudinalLeaf: { Stage: LeafWalk, walk: LEAF_WALK, Aside: LeafAside },
+  coilBeam: { Stage: CoilWalk, walk: COIL_WALK, Aside: CoilAside },
+  tandemEqualizer: TANDEM,
+  tandemSlipper: TANDEM,
+};

@@ -1,0 +1,14 @@
+import { type ComponentType } from 'react';
+import { type KindId } from '@/core/suspension/registry';
+import { type StationProps } from '../frame/JobFrame';
+import { CoilMeasure } from './coilBeam/CoilMeasure';
+import { LeafMeasure } from './longitudinalLeaf/LeafMeasure';
+import { TandemMeasure } from './tandem/TandemMeasure';
+
+/** Measure of every kind; a list a station, so that a page loads no other station. */
+export const MEASURE: Record<KindId, ComponentType<StationProps>> = {
+  longitudinalLeaf: LeafMeasure,
+  coilBeam: CoilMeasure,
+  tandemEqualizer: TandemMeasure,
+  tandemSlipper: TandemMeasure,
+};

@@ -42,8 +42,8 @@ export function usePlan(job: JobHandle): PlanHandle {
   const saving = useRef(false);
   /** What was typed while a save was under way. */
   const later = useRef<DraftLine[] | null>(null);
-  /** The lines before a handle was taken. */
-  const held = useRef<readonly DraftLine[] | null>(null);
+  /** The lines before a handle was taken, and as it holds them now. */
+  const held = useRef<{ before: readonly DraftLine[]; now: DraftLine[] } | null>(null);
   const lines = draft?.lines ?? plan.changes.map(lineOf);
   const complete = lines.map(completeLine).filter((line) => line !== undefined);
 
@@ -62,7 +62,11 @@ export function usePlan(job: JobHandle): PlanHandle {
       const edit = { lines: newer, version: next };
       setDraft(edit);
       if (ok) await save(edit);
-    } else if (ok) forget();
+    } else if (ok) {
+      // A handle taken meanwhile goes on, on what was saved.
+      if (held.current) setDraft({ lines: held.current.now, version: next });
+      else forget();
+    }
   };
 
   const [steps, setSteps] = useState<{ plan: string; lines: readonly DraftLine[] }[]>([]);
@@ -83,17 +87,17 @@ export function usePlan(job: JobHandle): PlanHandle {
     drop: forget,
     set: (next) => {
       // While a handle is held the lines are its own already: the step began where they were last set.
-      setSteps([...steps.slice(1 - MOST_STEPS), { plan: plan.id, lines: held.current ?? lines }]);
+      setSteps([...steps.slice(1 - MOST_STEPS), { plan: plan.id, lines: held.current?.before ?? lines }]);
       held.current = null;
       put(next);
     },
     hold: (next) => {
-      held.current ??= lines;
+      held.current = { before: held.current?.before ?? lines, now: next };
       setDraft({ lines: next, version: draft?.version ?? plan.version });
     },
     letGo: () => {
       if (!held.current) return;
-      const before = held.current;
+      const { before } = held.current;
       held.current = null;
       // What was unsaved before it was taken stays unsaved.
       if (JSON.stringify(before) === JSON.stringify(plan.changes.map(lineOf))) forget();

@@ -59,6 +59,12 @@ export function PullHandle(props: Props) {
     setHeld(false);
     if (now !== began) onKeep(now);
   };
+  const cancelled = () => {
+    if (!from.current) return;
+    from.current = null;
+    setHeld(false);
+    onLetGo();
+  };
   const steps: Record<string, number> = {
     ArrowUp: 1,
     ArrowRight: 1,
@@ -102,7 +108,7 @@ export function PullHandle(props: Props) {
       onPointerDown={down}
       onPointerMove={move}
       onPointerUp={up}
-      onPointerCancel={up}
+      onPointerCancel={cancelled}
       onKeyDown={key}
       onKeyUp={keep}
       onBlur={keep}

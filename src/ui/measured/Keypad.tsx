@@ -36,12 +36,16 @@ export function Keypad({ rule, label, text, onText, onEnter, onClose }: Props) {
     const field = document.activeElement;
     const height = pad.current?.offsetHeight ?? 0;
     document.body.style.paddingBottom = `${height + ROOM}px`;
+    // In a tab that scrolls by itself it is the tab that needs the room.
+    const pane = field?.closest<HTMLElement>('.ant-tabs-content');
+    if (pane) pane.style.paddingBottom = `${height + ROOM}px`;
     if (field instanceof HTMLElement) {
       field.style.scrollMarginBottom = `${height + ROOM}px`;
       field.scrollIntoView({ block: 'nearest' });
     }
     return () => {
       document.body.style.paddingBottom = '';
+      if (pane) pane.style.paddingBottom = '';
       if (field instanceof HTMLElement) field.style.scrollMarginBottom = '';
     };
   }, [inches]);

@@ -3,7 +3,7 @@ import { Marked } from '../controls/Mark';
 import { Input, type InputRef } from 'antd';
 import { useContext, useEffect, useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { echoText, quantityText } from '@/core/units/format';
-import { inView } from '@/core/units/inView';
+import { inView, shownText } from '@/core/units/inView';
 import { parseMeasured, type FieldRule, type Reading } from '@/core/units/parse';
 import { type UnitId } from '@/core/units/units';
 import { useView } from '../theme/Providers';
@@ -252,7 +252,17 @@ export function MeasuredInput(props: Props) {
           </button>
         </div>
       ) : null}
-      {dock ? <DockedPad rule={rule} text={text} onText={field.type} onEnter={enter} {...dock} /> : null}
+      {dock ? (
+        <DockedPad
+          rule={rule}
+          text={text}
+          onText={field.type}
+          onEnter={enter}
+          next={dock.next}
+          // As this screen would have typed it: a bare number keeps the unit it was read in.
+          same={dock.same && { ...dock.same, typed: shownText(dock.same.typed, props.rule, rule) }}
+        />
+      ) : null}
     </div>
   );
 }

@@ -1,8 +1,16 @@
+import { type Page } from '@playwright/test';
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { SpringUnderLoad, type SpringAnswer, type SpringView } from '@/core/suspension/longitudinalLeaf/underLoad';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { DEMO, expect, openTab, test, typeInto } from './shop';
+
+/** Typed in the list, and kept before another tab is opened. */
+const kept = async (page: Page, field: string, text: string) => {
+  const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
+  await typeInto(page, field, text);
+  await saved;
+};
 
 const shown = (answer: SpringAnswer | null): SpringView => {
   if (!answer || 'refused' in answer) throw new Error('no such state');
@@ -63,7 +71,7 @@ test('a second load that agrees is said to agree; a slip of the tape in it is na
   await expect(left.getByText('They fit one spring.')).toBeVisible();
   const field = 'Loaded arch, left, stretcher kit and crew';
   await openTab(page, 'list');
-  await typeInto(page, field, '2 1/8 in');
+  await kept(page, field, '2 1/8 in');
   await openTab(page, 'as it stands');
   // Two arches and two heights: which of the arches slipped these four cannot tell, and both are named.
   await expect(left.getByRole('alert')).toContainText('does not fit the others');
@@ -74,7 +82,7 @@ test('a second load that agrees is said to agree; a slip of the tape in it is na
     page.getByRole('region', { name: 'Do the readings agree, right' }).getByText('They fit one spring.'),
   ).toBeVisible();
   await openTab(page, 'list');
-  await typeInto(page, field, '1 1/8 in');
+  await kept(page, field, '1 1/8 in');
   await openTab(page, 'as it stands');
   await expect(left.getByText('They fit one spring.')).toBeVisible();
 });
@@ -83,7 +91,7 @@ test('the bench arch is kept as a reading like any other and checks the spring',
   await page.goto(`${DEMO.provenInside}/measure#stands`);
   await expect(page.getByText('nothing checks it')).toBeVisible();
   await openTab(page, 'list');
-  await typeInto(page, 'Free arch on the bench, left', '6 1/4 in');
+  await kept(page, 'Free arch on the bench, left', '6 1/4 in');
   await openTab(page, 'as it stands');
   const left = page.getByRole('region', { name: 'Do the readings agree, left' });
   await expect(left.getByRole('row', { name: /free arch on the bench/ })).toContainText('159 mm');

@@ -96,6 +96,7 @@ test('the keypad is docked and whole: a calculator’s block, fractions for inch
     expect(own.y + own.height).toBeLessThanOrEqual(whole.y);
   }
   // Fractions stand there as soon as inches are read.
+  await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto(`${DEMO.begun}/measure#list`);
   await page.getByRole('group', { name: 'Units' }).getByRole('button', { name: 'in, lb' }).click();
   await page.setViewportSize({ width: 1024, height: 768 });

@@ -14,12 +14,13 @@ interface Props extends FieldHooks {
   /** Asked before the fields. */
   lead?: ReactNode;
   children?: ReactNode;
-  /** Rows of fields of its own, after all that. */
+  /** Rows of fields of its own: before all the others, or after them. */
+  before?: ReactNode;
   fields?: ReactNode;
 }
 
 /** One group of the sheet in measuring order: the minimal readings in sight, the rest unfolds. */
-export function GroupFields({ job, group, narrows, lead, children, fields: rows, ...hooks }: Props) {
+export function GroupFields({ job, group, narrows, lead, children, before, fields: rows, ...hooks }: Props) {
   const groups = groupsShown(job.view);
   const index = groups.findIndex((g) => g.id === group);
   const { title, buys } = groups[index]!;
@@ -36,6 +37,7 @@ export function GroupFields({ job, group, narrows, lead, children, fields: rows,
         <span className="muted">buys: {buys}</span>
       </header>
       {lead}
+      {before}
       {first.length > 0 ? <FieldGrid job={job} fields={first} {...hooks} /> : null}
       {first.length === 0 ? <FieldGrid job={job} fields={rest} {...hooks} /> : null}
       {children}

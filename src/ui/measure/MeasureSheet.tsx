@@ -40,6 +40,7 @@ import { WatchSheet, type Watched } from './WatchSheet';
 export interface Extras {
   lead?: ReactNode;
   children?: ReactNode;
+  before?: ReactNode;
   fields?: ReactNode;
 }
 
@@ -160,7 +161,8 @@ export function MeasureSheet(props: Props) {
       id: 'watch',
       name: 'at odds',
       ready: true,
-      mark: flags > 0 ? { kind: 'look', word: String(flags) } : undefined,
+      // Always there: no tab moves away from under a finger when a reading is kept.
+      mark: flags > 0 ? { kind: 'look', word: String(flags) } : { kind: 'done', word: '0' },
       children: <WatchSheet view={view} watched={watched} onPick={pick} />,
     },
     ...(assumptions

@@ -91,7 +91,7 @@ function asks(group: GroupId, job: JobHandle, hooks: FieldHooks): Extras {
       };
     case 'clips':
       return {
-        fields: (
+        before: (
           <>
             <ClipRows job={job} {...hooks} />
             {own ? <ClipRows job={job} {...hooks} own /> : null}

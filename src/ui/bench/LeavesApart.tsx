@@ -17,7 +17,7 @@ interface Props {
 const APART = 34;
 const STEPS = 24;
 
-/** Height of a leaf over its own pin, lying free with this camber: a parabola, as flat leaves of one thickness take. mm */
+/** Height of a leaf over its own pin, lying free with this camber: drawn as a parabola through its tips, only to show it. mm */
 const riseAt = ({ front, rear }: BenchLeaf, camber: number, x: number): number => (camber * x * x) / (front * rear);
 
 /** Where each leaf's pin hangs, from the first one down: clear of the leaf above, also at its tips. mm */

@@ -8,6 +8,7 @@ import { cookies } from 'next/headers';
 import { type ReactNode } from 'react';
 import { viewOfPerson } from '@/server/pages';
 import { Providers } from '@/ui/theme/Providers';
+import { TOKENS_CSS } from '@/ui/theme/tokens';
 import '@/ui/theme/tokens.css';
 import '@/ui/theme/words.css';
 import '@/ui/theme/page.css';
@@ -31,6 +32,9 @@ export default async function Layout({ children }: { children: ReactNode }) {
   const keypad = kept.get('gravelwort-keypad')?.value;
   return (
     <html lang="en" data-theme={dark ? 'dark' : 'light'}>
+      <head>
+        <style>{TOKENS_CSS}</style>
+      </head>
       <body>
         <AntdRegistry>
           <Providers dark={dark} units={units} zone={zone} keypad={keypad === undefined ? null : keypad === 'on'}>

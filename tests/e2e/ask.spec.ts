@@ -1,5 +1,5 @@
 import { type JobView } from '@/contracts/job';
-import { DEMO, expect, test, typeInto } from './shop';
+import { DEMO, expect, openTab, test, typeInto } from './shop';
 
 test('goals besides the height are kept with figure and tolerance, and one without either is not saved', async ({
   page,
@@ -25,7 +25,7 @@ test('a load is made of what is aboard, each thing where it sits, and weighs on 
   page,
   request,
 }) => {
-  await page.goto(`${DEMO.planned}/ask`);
+  await page.goto(`${DEMO.planned}/ask#loads`);
   await page.getByRole('button', { name: '+ Something aboard' }).click();
   await page.getByLabel('What is item 3').fill('winch rope');
   await typeInto(page, 'Mass of winch rope', '88 lb');
@@ -45,8 +45,28 @@ test('a load is made of what is aboard, each thing where it sits, and weighs on 
   await expect(page.getByText('has readings or predictions; it stays')).toBeVisible();
 });
 
+test('a load pulled along the frame moves axle and lip at once, is the field typed, and can be let go of', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO.provenInside}/ask`);
+  const verdict = page.getByRole('region', { name: 'Verdict' });
+  await expect(verdict).toContainText('1676 kg');
+  await expect(verdict).toContainText('mm lower than today');
+  const crates = page.getByRole('slider', { name: /^crates/ });
+  await crates.focus();
+  for (let k = 0; k < 5; k++) await page.keyboard.press('Shift+ArrowLeft');
+  // 150 kg go 500 mm forward of 3320: 22.6 kg off the rear axle.
+  await expect(verdict).toContainText('1653 kg');
+  await openTab(page, 'loads');
+  await expect(page.getByLabel('crates behind the front axle', { exact: true })).toHaveValue('2370 mm');
+  await page.reload();
+  await expect(verdict).toContainText('1653 kg');
+  await page.getByRole('button', { name: 'As they were' }).click();
+  await expect(verdict).toContainText('1676 kg');
+});
+
 test('what the axle may carry is told for every load: over, within, or not checked', async ({ page }) => {
-  await page.goto(`${DEMO.planned}/ask`);
+  await page.goto(`${DEMO.planned}/ask#vehicle`);
   const guard = page.getByTestId('rating-guard');
   // 1090 kg on the ticket, 1480 kg on the plate, but three parts not looked up.
   await expect(guard).toContainText('as it stands today: 1090 kg not checked');
@@ -60,8 +80,8 @@ test('what the axle may carry is told for every load: over, within, or not check
 
 test('two screens on one vehicle: the second is told, and loses nothing it typed', async ({ page, context }) => {
   const other = await context.newPage();
-  await page.goto(`${DEMO.planned}/ask`);
-  await other.goto(`${DEMO.planned}/ask`);
+  await page.goto(`${DEMO.planned}/ask#vehicle`);
+  await other.goto(`${DEMO.planned}/ask#vehicle`);
   await page.getByLabel('What it does all day').fill('beach patrol');
   await other.getByLabel('What it does all day').fill('dune patrol');
   const saved = page.waitForResponse((r) => r.url().endsWith('/vehicle') && r.ok());
@@ -82,7 +102,7 @@ test('a vehicle of two kinds and a tandem trailer are written down without a mad
     ['front', 'coilOver'],
     ['rear', 'longitudinalLeaf'],
   ]);
-  await page.goto(`${DEMO.provenOutside}/ask`);
+  await page.goto(`${DEMO.provenOutside}/ask#vehicle`);
   await page.getByRole('combobox', { name: 'second rear axle' }).click();
   await page.getByTitle('two axles on a rocker (equalizer)').click();
   const saved = page.waitForResponse((r) => r.url().endsWith('/vehicle') && r.ok());
@@ -115,7 +135,7 @@ test('at the end every goal is said to be met or not, each by its own reading', 
 test('a kit is ticked off, what it lacks is counted, and a feature of the vehicle is kept for the next job', async ({
   page,
 }) => {
-  await page.goto(`${DEMO.begun}/ask`);
+  await page.goto(`${DEMO.begun}/ask#kit`);
   for (const [what, count] of [
     ['U-bolts', '4'],
     ['thread locker', '1'],
@@ -129,6 +149,7 @@ test('a kit is ticked off, what it lacks is counted, and a feature of the vehicl
   await page.getByRole('group', { name: 'U-bolts' }).getByRole('button', { name: 'there' }).click();
   await page.getByRole('group', { name: 'thread locker' }).getByRole('button', { name: 'not in the kit' }).click();
   await expect(page.getByText('1 to buy')).toBeVisible();
+  await openTab(page, 'which branch');
   await page.getByLabel('Feature', { exact: true }).fill('bolts on the steering box');
   await page.getByLabel('Found', { exact: true }).fill('5');
   await page.getByLabel('So, for parts').fill('parts of the later branch');
@@ -139,6 +160,7 @@ test('a kit is ticked off, what it lacks is counted, and a feature of the vehicl
   await expect(page.getByTestId('features')).toContainText(
     'bolts on the steering box: 5, so parts of the later branch',
   );
+  await openTab(page, 'kit and parts');
   await expect(page.getByTestId('kit').getByRole('listitem').first()).toContainText('U-bolts');
 });
 
@@ -147,7 +169,7 @@ test('a kit made for other axles does not suit, and one is not called suiting wh
 }) => {
   // Common practice: a kit for axles of 5,200 to 7,000 lb.
   const told = page.getByTestId('kit-window');
-  await page.goto(`${DEMO.planned}/ask`);
+  await page.goto(`${DEMO.planned}/ask#kit`);
   await typeInto(page, 'Made for axles from', '5200 lb');
   await typeInto(page, 'Made for axles up to', '7000 lb');
   await expect(told).toContainText('not checked');
@@ -155,10 +177,12 @@ test('a kit made for other axles does not suit, and one is not called suiting wh
     ['5000 lb', 'does not suit'],
     ['5200 lb', 'suits the rating'],
   ] as const) {
+    await openTab(page, 'vehicle');
     await typeInto(page, 'Axle, may carry', rating);
     const saved = page.waitForResponse((r) => r.url().endsWith('/vehicle') && r.ok());
     await page.getByRole('button', { name: 'Save the vehicle' }).click();
     await saved;
+    await openTab(page, 'kit and parts');
     await expect(told).toContainText(verdict);
   }
 });

@@ -12,7 +12,7 @@ test('the other axle is taken into a job, measured on its own sheet, left out an
   request,
 }) => {
   const job = '/jobs/5a1e0001-0000-4000-8000-000000000f00';
-  await page.goto(`${job}/ask`);
+  await page.goto(`${job}/ask#axles`);
   await page.getByRole('button', { name: 'Work on the front axle too' }).click();
   const form = page.getByRole('group', { name: 'Take in the front axle' });
   await typeInto(page, 'Wanted height change there', '12');
@@ -50,13 +50,13 @@ test('the other axle is taken into a job, measured on its own sheet, left out an
   expect(((await closing.json()) as { message: string }).message).toContain('rear: ');
   await at.getByRole('link', { name: /rear/ }).click();
   await expect(page.getByRole('heading', { name: 'Fish-market flatbed, rear axle' })).toBeVisible();
-  await page.goto(`${job}/ask`);
+  await page.goto(`${job}/ask#axles`);
   const rows = page.getByRole('region', { name: 'Axles of this job' }).getByRole('listitem');
   await rows.filter({ hasText: 'front' }).getByRole('button', { name: 'leave it out' }).click();
   await expect(page.getByRole('navigation', { name: 'Axle at work' })).toHaveCount(0);
   await page.goto('/');
   await expect(page.getByRole('link', { name: 'and its front axle' })).toHaveCount(1);
-  await page.goto(`${job}/ask`);
+  await page.goto(`${job}/ask#axles`);
   await rows.filter({ hasText: 'front' }).getByRole('button', { name: 'take it up again' }).click();
   await expect(page.getByRole('navigation', { name: 'Axle at work' }).getByRole('link')).toHaveCount(2);
   expect((await get(request, `/jobs/${front.id}`)).readings).toHaveLength(1);
@@ -116,7 +116,7 @@ test('a trailer hangs on its coupling: it is measured and told from there, and h
   request,
 }) => {
   const trailer = '/jobs/5a1e0002-0000-4000-8000-000000000f00';
-  await page.goto(`${trailer}/ask`);
+  await page.goto(`${trailer}/ask#axles`);
   const axles = page.getByRole('region', { name: 'Axles of this job' });
   await expect(axles).toContainText('rear axle, this one');
   await expect(axles.getByRole('button', { name: /Work on/ })).toHaveCount(0);

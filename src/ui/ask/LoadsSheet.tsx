@@ -1,50 +1,16 @@
 'use client';
 import { type JobView } from '@/contracts/job';
-import { type LoadsEdit } from '@/contracts/loads';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
-import { type JobHandle } from '../job/useJob';
-import { useSend } from '../job/useSend';
-import { useKept } from '../measured/useKept';
 import { SaveActs } from './SaveActs';
 import { formOf } from '@/core/vehicle/form';
-import { loadBody, loadDraft, LoadFields, newItem, type LoadDraft } from './LoadFields';
-
-interface Draft {
-  /** The job's version the edit was begun on. */
-  version: number;
-  states: (LoadDraft & { id: string })[];
-  wanted: string;
-}
-
-const draftOf = ({ job, states }: JobView): Draft => ({
-  version: job.version,
-  states: states.slice(1).map((s) => ({ id: s.id, ...loadDraft(s.name, s.items) })),
-  wanted: states.find((s) => s.wanted)?.id ?? states[0]?.id ?? '',
-});
-
-function bodyOf(draft: Draft): LoadsEdit | undefined {
-  const states = draft.states.flatMap((state) => {
-    const body = loadBody(state);
-    return body ? [{ id: state.id, ...body }] : [];
-  });
-  return states.length === draft.states.length ? { version: draft.version, states, wanted: draft.wanted } : undefined;
-}
+import { LoadFields, newItem } from './LoadFields';
+import { type Loads } from './useLoads';
 
 /** The loads a job reckons with beyond the state of the day, and in which of them the goal is meant. */
-export function LoadsSheet({ job }: { job: JobHandle }) {
-  const { view } = job;
-  const { busy, problem, run } = useSend();
-  const [edit, setEdit, forget] = useKept<Draft | null>(`${view.id}|loads`, null);
-  const draft = edit ?? draftOf(view);
-  const body = bodyOf(draft);
-  const change = (part: Partial<Draft>) => setEdit({ ...draft, ...part });
-  const save = () =>
-    run(async () => {
-      await job.send('/loads', 'PUT', body);
-      forget();
-    });
+export function LoadsSheet({ view, loads }: { view: JobView; loads: Loads }) {
+  const { draft, body, busy, problem, change, forget, edited, save } = loads;
   const today = view.states[0];
   return (
     <Sheet title="Loads" aside={<span className="muted">each thing where it sits</span>}>
@@ -97,13 +63,13 @@ export function LoadsSheet({ job }: { job: JobHandle }) {
       <ProblemNote problem={problem} />
       <SaveActs
         what="the loads"
-        edited={edit !== null}
+        edited={edited}
         ready={body !== undefined}
         busy={busy}
         onSave={() => void save()}
         onDrop={forget}
       >
-        {edit && !body ? (
+        {edited && !body ? (
           <span className="look">each load needs a name, and each thing in it a name, mass and place</span>
         ) : null}
       </SaveActs>

@@ -1,15 +1,15 @@
 'use client';
 import { type JobView } from '@/contracts/job';
-import { chanceOf } from '@/core/height/chance';
-import { isSkewed, summarise } from '@/core/prediction/ledger';
+import { isSkewed } from '@/core/prediction/ledger';
 import { type Contribution } from '@/core/prediction/sensitivity';
 import { labelOf } from '@/core/suspension/registry';
-import { reachOf, type Band } from '@/core/prediction/band';
+import { type Band } from '@/core/prediction/band';
 import { type LedgerLine } from '@/core/prediction/ledger';
 import { Sheet } from '../controls/Sheet';
 import { LedgerTable } from '../ledger/LedgerTable';
 import { Marked } from '../controls/Mark';
 import { Length, PlusMinus } from '../measured/Figure';
+import { reached } from './reached';
 
 interface Props {
   view: JobView;
@@ -32,13 +32,8 @@ export const REACH_WORDS = { likely: 'likely reached', edge: 'at the edge', miss
 /** Where every millimetre comes from, and how that stands against what was wanted. */
 export function LedgerSheet({ view, sideName, state, handbook, band }: Props) {
   const { job } = view;
-  const wantedHere = view.states.find((s) => s.id === state.id)?.wanted ?? false;
-  const half = band?.half ?? state.firstOrder;
-  const { change } = summarise(state.ledger);
+  const { change, half, reach, chance, wantedHere } = reached(view, state, band);
   const short = job.wantedChange - change;
-  const centre = band ? (state.ledger.find((line) => line.kind === 'total')?.value ?? change) : change;
-  const reach = band ? reachOf(band, centre) : { below: half, above: half };
-  const chance = chanceOf(change, reach, { target: job.wantedChange, tolerance: job.tolerance });
   const label = (path: string) => labelOf(view.axle.suspension, path);
   const [worst, ...next] = state.contributions.filter((c) => c.effect >= 0.5);
   return (

@@ -2,15 +2,15 @@
 import { type ReactNode } from 'react';
 import { type FitRow } from '@/contracts/fit';
 import { type JobView } from '@/contracts/job';
-import { chanceOf } from '@/core/height/chance';
-import { reachOf, type Band } from '@/core/prediction/band';
-import { summarise, type LedgerLine } from '@/core/prediction/ledger';
+import { type Band } from '@/core/prediction/band';
+import { type LedgerLine } from '@/core/prediction/ledger';
 import { type Side } from '@/core/vehicle/side';
 import { Mark } from '../controls/Mark';
 import { Length, PlusMinus, useLengthText } from '../measured/Figure';
 import { pointName } from '../measure/fields';
 import { useWords } from '../measured/Quantity';
 import { ChanceRuler } from './ChanceRuler';
+import { reached } from './reached';
 
 interface Props {
   view: JobView;
@@ -44,16 +44,11 @@ const NAMED = 2;
 export function VerdictSheet({ view, side, state, band, rows, lead, children }: Props) {
   const { job } = view;
   const text = useLengthText();
-  const { change } = summarise(state.ledger);
-  const half = band?.half ?? state.firstOrder;
-  const centre = band ? (state.ledger.find((line) => line.kind === 'total')?.value ?? change) : change;
-  const reach = band ? reachOf(band, centre) : { below: half, above: half };
-  const wantedHere = view.states.find((s) => s.id === state.id)?.wanted ?? false;
+  const { change, half, reach, chance, wantedHere } = reached(view, state, band);
   const known = state.beforeHere !== null && state.after !== null;
   const was = known ? state.beforeHere! : 0;
   const will = known ? state.after! : change;
   const target = was + job.wantedChange;
-  const chance = chanceOf(change, reach, { target: job.wantedChange, tolerance: job.tolerance });
   const spoken =
     `${known ? pointName(view, 'hubToLip') : 'Height change'}, ${side}, ${state.name}: ${text(will)}, was ${text(was)}` +
     (wantedHere ? `, wanted ${text(target)}, ${Math.round(100 * chance.share)} in 100 jobs get there` : '');

@@ -20,8 +20,9 @@ interface Props {
   most: number;
   /** Of one key press; ten with Shift. */
   step: number;
-  /** Units for each pixel that it is pulled up. */
+  /** Units for each pixel that it is pulled up, or to the right where it goes along. */
   perPixel: number;
+  along?: boolean;
   /** On its way: shown and solved, not kept. */
   onHold: (value: number) => void;
   onKeep: (value: number) => void;
@@ -33,21 +34,23 @@ const R = 15;
 /** It is taken hold of on this many pixels each way. */
 const TOUCH = 44;
 
-/** A round on the drawing that is pulled up and down, by a finger or the arrow keys. */
+/** A round on the drawing that is pulled up and down, or along, by a finger or the arrow keys. */
 export function PullHandle(props: Props) {
-  const { of, at, label, text, planned, value, least, most, step, perPixel, onHold, onKeep, onLetGo } = props;
-  const from = useRef<{ y: number; value: number; now: number } | null>(null);
+  const { of, at, label, text, planned, value, least, most, step, perPixel, along = false } = props;
+  const { onHold, onKeep, onLetGo } = props;
+  const pulled = (event: PointerEvent) => (along ? event.clientX : -event.clientY);
+  const from = useRef<{ pulled: number; value: number; now: number } | null>(null);
   const [held, setHeld] = useState(false);
   const keyed = useRef<number | null>(null);
   const snap = (v: number) => Math.min(most, Math.max(least, Math.round(v / step) * step));
   const down = (event: PointerEvent<SVGGElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
-    from.current = { y: event.clientY, value, now: value };
+    from.current = { pulled: pulled(event), value, now: value };
     setHeld(true);
   };
   const move = (event: PointerEvent<SVGGElement>) => {
     if (!from.current) return;
-    const next = snap(from.current.value + (from.current.y - event.clientY) * perPixel);
+    const next = snap(from.current.value + (pulled(event) - from.current.pulled) * perPixel);
     if (next === from.current.now) return;
     from.current.now = next;
     onHold(next);
@@ -104,7 +107,7 @@ export function PullHandle(props: Props) {
       aria-valuemin={least}
       aria-valuemax={most}
       aria-valuetext={text}
-      className={held ? 'pull-handle held' : 'pull-handle'}
+      className={`pull-handle${held ? ' held' : ''}${along ? ' along' : ''}`}
       onPointerDown={down}
       onPointerMove={move}
       onPointerUp={up}
@@ -123,6 +126,7 @@ export function PullHandle(props: Props) {
       <circle cx={at.x} cy={at.y} r={R} fill={planned ? ink : 'var(--sheet)'} stroke={ink} strokeWidth="1.8" />
       <path
         d={`M${at.x - 5} ${at.y - 3}l5 -6l5 6M${at.x - 5} ${at.y + 3}l5 6l5 -6`}
+        transform={along ? `rotate(90 ${at.x} ${at.y})` : undefined}
         fill="none"
         stroke={planned ? 'var(--sheet)' : ink}
         strokeWidth="1.8"

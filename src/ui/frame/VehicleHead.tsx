@@ -4,23 +4,27 @@ import { type StationId } from '@/contracts/stationNames';
 import { stationStates } from '@/contracts/stations';
 import { axleName, isPaired } from '@/core/suspension/names';
 import { Mark } from '../controls/Mark';
-import { axleOnSketch, VehicleSketch } from '../drawing/VehicleSketch';
+import { axleOnSketch, VehicleSketch, type SketchedAxle } from '../drawing/VehicleSketch';
 import { STATION_MARKS } from './StationTape';
 
 const WIDTH = 128;
+
+/** The vehicle's axles as a sketch has them, this one ringed. */
+export const sketchedAxles = (view: JobView): SketchedAxle[] =>
+  view.axles
+    .filter((axle) => axle.position !== 'secondRear')
+    .map((axle) => ({
+      position: axle.position === 'front' ? 'front' : 'rear',
+      pair: isPaired(axle.suspension),
+      touched: axle.position === view.axle.position,
+    }));
 
 /** The vehicle at the head of its job: touch one of the axles worked on and the station goes there. */
 export function VehicleHead({ view, station }: { view: JobView; station: StationId }) {
   const { form, wheelbase } = view.vehicle;
   const at = (position: string) => (position === 'front' ? 'front' : 'rear');
   const views = [view, ...view.others];
-  const sketched = view.axles
-    .filter((axle) => axle.position !== 'secondRear')
-    .map((axle) => ({
-      position: at(axle.position) as 'front' | 'rear',
-      pair: isPaired(axle.suspension),
-      touched: axle.position === view.axle.position,
-    }));
+  const sketched = sketchedAxles(view);
   return (
     <div className="vehicle-head">
       <VehicleSketch form={form} wheelbase={wheelbase} axles={sketched} width={WIDTH} />

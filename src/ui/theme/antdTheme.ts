@@ -1,27 +1,28 @@
 import { type ThemeConfig } from 'antd';
+import { DARK, LIGHT } from './tokens';
 
-/** Paper and ink for the component library: square, flat, condensed; the same colours as tokens.css. */
+/** Paper and ink for the component library: square, flat, condensed. */
 export function antdTheme(dark: boolean): ThemeConfig {
-  const ink = dark ? '#ece7d8' : '#1d282c';
+  const colours = dark ? DARK : LIGHT;
   return {
     token: {
-      colorPrimary: dark ? '#6fcab5' : '#176b5f',
-      colorText: ink,
-      colorTextSecondary: dark ? '#a9aca4' : '#5f625f',
-      colorTextQuaternary: dark ? '#a9aca4' : '#5f625f',
-      colorTextPlaceholder: dark ? '#a9aca4' : '#5f625f',
-      colorBgContainer: dark ? '#1b2225' : '#fbf9f2',
-      colorBgElevated: dark ? '#232b2e' : '#fbf9f2',
-      colorBgBase: dark ? '#14191b' : '#f3efe4',
-      colorBorder: dark ? '#a9aca4' : '#5f625f',
+      colorPrimary: colours.new,
+      colorText: colours.ink,
+      colorTextSecondary: colours.graphite,
+      colorTextQuaternary: colours.graphite,
+      colorTextPlaceholder: colours.graphite,
+      colorBgContainer: colours.sheet,
+      colorBgElevated: colours.sheet,
+      colorBgBase: colours.paper,
+      colorBorder: colours.graphite,
       borderRadius: 0,
       fontFamily: "'Barlow Condensed', 'Arial Narrow', sans-serif",
       fontSize: 17,
       controlHeight: 44,
       motion: false,
       boxShadowSecondary: 'none',
-      optionSelectedBg: dark ? '#1f3a35' : '#dcebe5',
+      optionSelectedBg: colours.newWash,
     } as ThemeConfig['token'] & object,
-    components: { Select: { optionSelectedBg: dark ? '#1f3a35' : '#dcebe5' } },
+    components: { Select: { optionSelectedBg: colours.newWash } },
   };
 }

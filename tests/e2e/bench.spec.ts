@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import DxfParser from 'dxf-parser';
 import { type Locator, type Page } from '@playwright/test';
-import { DEMO, expect, focusOn, test, typeInto } from './shop';
+import { DEMO, expect, focusOn, openTab, test, typeInto } from './shop';
 
 const part = (n: number) => `5a1e0009-0000-4000-8000-${n.toString(16).padStart(12, '0')}`;
 /** A pack of five trailer leaves, and a used pack of five leaves 7 mm wider with bigger holes. */
@@ -26,6 +26,8 @@ async function carry(page: Page, from: Locator, to: Locator): Promise<void> {
 }
 
 test('a third pack is mixed from two by hand, and what does not go together is told', async ({ page }) => {
+  // Both packs in sight at once.
+  await page.setViewportSize({ width: 1280, height: 1500 });
   await page.goto(`/bench?pack=${PACK}&beside=${WIDE}`);
   const own = leaves(page, 'Pack of 5, trailer');
   const donor = leaves(page, 'Donor pack of 5');
@@ -91,6 +93,7 @@ test('the same by keys alone, told to a screen reader, kept on the shelf and cut
   await work.getByRole('button', { name: 'trimmed ends' }).click();
   await expect(verdict(page, 'order')).toHaveAttribute('data-state', 'fits');
   expect((await sizes(own))[3]).toMatch(/340.*300/);
+  await openTab(page, 'keep it');
   const waiting = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as DXF' }).click();
   const text = await readFile((await (await waiting).path())!, 'utf8');
@@ -128,5 +131,6 @@ test('a job’s own pack lies on the bench with the curves its load told, and ta
   await page.getByRole('button', { name: 'Take leaf 3 of Pack of 6, four-by-four' }).click();
   await expect(own).toHaveCount(6);
   await expect(page.getByTestId('bench-facts')).toContainText('was');
+  await openTab(page, 'was and is');
   await expect(page.getByRole('table', { name: /beside as it lies/ })).toBeVisible();
 });

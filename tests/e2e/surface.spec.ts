@@ -66,6 +66,10 @@ test('at both tablet sizes the stations at work hold still and no words lie on o
 }) => {
   test.setTimeout(240_000);
   const stations = [
+    `${DEMO.planned}/ask`,
+    `${DEMO.provenInside}/ask#vehicle`,
+    '/shelf',
+    '/bench?pack=5a1e0009-0000-4000-8000-000000000002&beside=5a1e0009-0000-4000-8000-000000000006',
     `${DEMO.planned}/measure`,
     `${DEMO.planned}/inspect`,
     `${DEMO.planned}/choose`,

@@ -44,6 +44,7 @@ export function BenchScreen({ pack, beside, own, people, person }: Props) {
       people={people}
       person={person}
       tape={<StationTape current="bench" />}
+      fixed
     >
       <div className="state-bar">
         <PackPick label="Pack to work on" value={pack} onPick={(id) => go({ pack: id })} />

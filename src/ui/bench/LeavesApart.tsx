@@ -3,6 +3,7 @@ import { type BenchLeaf, type BenchPack } from '@/core/bench/benchPack';
 import { LeafStroke, leafThick } from '../drawing/LeafStroke';
 import { fit } from '../drawing/scale';
 import { ScaleBar } from '../drawing/ScaleBar';
+import { spread } from '../drawing/spread';
 import { useRoom } from '../drawing/useRoom';
 import { useLengthText } from '../measured/Figure';
 import { useView } from '../theme/Providers';
@@ -16,6 +17,8 @@ interface Props {
 /** Daylight drawn between two leaves that lie apart, mm. */
 const APART = 34;
 const STEPS = 24;
+/** Height of a line of figures, px. */
+const LINE = 18;
 
 /** Height of a leaf over its own pin, lying free with this camber: drawn as a parabola through its tips, only to show it. mm */
 const riseAt = ({ front, rear }: BenchLeaf, camber: number, x: number): number => (camber * x * x) / (front * rear);
@@ -53,6 +56,18 @@ export function LeavesApart({ pack, isNew }: Props) {
   );
   const extent = { left: -front - 20, right: rear + 20, top: Math.max(...tops) + 24, bottom: Math.min(...tops) - 24 };
   const s = fit(extent, width, { left: 44, right: 120, top: 8, bottom: 34 }, tall);
+  // Words stand clear of one another where the leaves lie closer than a line.
+  const rows = { least: 14, most: s.height - 44 };
+  const numbers = spread(
+    pins.map((pin) => s.y(pin)),
+    LINE,
+    rows,
+  );
+  const words = spread(
+    pack.leaves.map((leaf, k) => s.y(pins[k]! + riseAt(leaf, cambers[k]!, leaf.rear))),
+    LINE,
+    rows,
+  );
   return (
     <figure className="figure-sheet" ref={box}>
       <svg
@@ -98,10 +113,10 @@ export function LeavesApart({ pack, isNew }: Props) {
                   strokeWidth="1.8"
                 />
               ))}
-              <text x={16} y={s.y(pins[k]!) + 5} className="num">
+              <text x={16} y={numbers[k]! + 5} className="num">
                 {k + 1}
               </text>
-              <text x={s.x(tip.x) + 12} y={s.y(tip.y) + 5} className="num" style={{ fill: ink }}>
+              <text x={s.x(tip.x) + 12} y={words[k]! + 5} className="num" style={{ fill: ink }}>
                 {leaf.camber === null ? 'camber ?' : lengthText(leaf.camber)}
               </text>
             </g>

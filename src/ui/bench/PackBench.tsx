@@ -13,6 +13,7 @@ import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { Slider } from '../controls/Slider';
 import { type Extent } from '../drawing/scale';
+import { Dock, Stage, Workbench } from '../frame/Workbench';
 import { Length, useLengthText } from '../measured/Figure';
 import { PackUnderLoad } from '../spring/PackUnderLoad';
 import { useView } from '../theme/Providers';
@@ -88,68 +89,80 @@ export function PackBench({ name, was, donor }: Props) {
   const shown = now?.view ?? null;
   const worst = shown ? shown.budget.reduce((w, b, i) => (b.ofBump > shown.budget[w]!.ofBump ? i : w), 0) : 0;
   const added = shown ? pack.leaves.findIndex((leaf) => !was.leaves.some((l) => l.id === leaf.id)) : -1;
+  const drawn = {
+    old: changed ? (old?.view ?? null) : null,
+    built: shown,
+    addedLeaf: added >= 0 ? added : null,
+    extent: extentOf(now, old),
+    spoken: shown
+      ? `${pack.name} under ${loadText(load)}: arch ${lengthText(shown.arch)}, leaf ${worst + 1} is stressed most.`
+      : '',
+  };
+  const leavesOnPin = (
+    <>
+      <Sheet
+        title="Leaves on the pin"
+        aside={
+          <div className="acts tight">
+            <button type="button" className="act quiet" disabled={bench.past.length === 0} onClick={undo}>
+              Undo{bench.past.length > 0 ? ` (${bench.past.length})` : ''}
+            </button>
+            <button type="button" className="act quiet" disabled={bench.future.length === 0} onClick={redo}>
+              Redo
+            </button>
+            <button type="button" className="act quiet" disabled={!changed} onClick={startOver}>
+              Start over
+            </button>
+          </div>
+        }
+      >
+        <LeafRows pack={pack} was={was} donor={donor} picked={pickedId} onPick={setPicked} onStep={step} />
+        {fault ? (
+          <p role="alert">
+            <Marked kind="look">{faultText(fault)}</Marked>
+          </p>
+        ) : null}
+        {refused ? (
+          <p role="alert">
+            <Marked kind="look">That cannot be done: {refused}.</Marked>
+          </p>
+        ) : null}
+        {picked ? (
+          <LeafWork key={picked.id} pack={pack} leaf={picked} onStep={step} />
+        ) : (
+          <p className="muted small">
+            Carry a leaf by its grip, or with the keys: space, arrows, space. “Work” turns, cuts, changes or takes out a
+            leaf.
+          </p>
+        )}
+      </Sheet>
+      <p className="note small">
+        A pack is a loaded spring: clamp it before its centre bolt comes out, let the clamps go evenly, and keep hands
+        and face off the line of the leaves.
+      </p>
+    </>
+  );
   return (
-    <div className="sheets bench-grid">
-      <div className="sheets">
-        <Sheet
-          title="Leaves on the pin"
-          aside={
-            <div className="acts tight">
-              <button type="button" className="act quiet" disabled={bench.past.length === 0} onClick={undo}>
-                Undo{bench.past.length > 0 ? ` (${bench.past.length})` : ''}
-              </button>
-              <button type="button" className="act quiet" disabled={bench.future.length === 0} onClick={redo}>
-                Redo
-              </button>
-              <button type="button" className="act quiet" disabled={!changed} onClick={startOver}>
-                Start over
-              </button>
-            </div>
-          }
-        >
-          <LeafRows pack={pack} was={was} donor={donor} picked={pickedId} onPick={setPicked} onStep={step} />
-          {fault ? (
-            <p role="alert">
-              <Marked kind="look">{faultText(fault)}</Marked>
-            </p>
-          ) : null}
-          {refused ? (
-            <p role="alert">
-              <Marked kind="look">That cannot be done: {refused}.</Marked>
-            </p>
-          ) : null}
-          {picked ? (
-            <LeafWork key={picked.id} pack={pack} leaf={picked} onStep={step} />
-          ) : (
-            <p className="muted small">
-              Carry a leaf by its grip, or with the keys: space, arrows, space. “Work” turns, cuts, changes or takes out
-              a leaf.
-            </p>
-          )}
-        </Sheet>
-        <p className="note small">
-          A pack is a loaded spring: clamp it before its centre bolt comes out, let the clamps go evenly, and keep hands
-          and face off the line of the leaves.
-        </p>
-        <Sheet
-          title="The pack"
-          aside={
-            <Chips
-              label="The pack is shown"
-              options={[
-                { id: 'apart', name: 'apart' },
-                { id: 'assembled', name: 'assembled' },
-                { id: 'load', name: 'under load' },
-              ]}
-              value={as}
-              onPick={(next) => {
-                setAs(next);
-                if (next !== 'load') setLoad(0);
-              }}
-            />
-          }
-        >
-          {as === 'load' ? (
+    <Workbench className="packs">
+      <Stage
+        title="The pack"
+        aside={
+          <Chips
+            label="The pack is shown"
+            options={[
+              { id: 'apart', name: 'apart' },
+              { id: 'assembled', name: 'assembled' },
+              { id: 'load', name: 'under load' },
+            ]}
+            value={as}
+            onPick={(next) => {
+              setAs(next);
+              if (next !== 'load') setLoad(0);
+            }}
+          />
+        }
+        foot={
+          as === 'load' ? (
             <Slider
               id="bench-load"
               label="Load on the seat"
@@ -168,91 +181,91 @@ export function PackBench({ name, was, donor }: Props) {
                 </span>
               </div>
             </Slider>
-          ) : null}
-          {trouble ? (
-            <p role="alert">
-              <Marked kind="look">It cannot be solved as it lies: {trouble}.</Marked>
-            </p>
-          ) : null}
-          {as === 'apart' ? (
-            <LeavesApart pack={pack} isNew={(leaf) => !was.leaves.some((l) => l.id === leaf.id)} />
-          ) : shown ? (
-            <PackUnderLoad
-              old={changed ? (old?.view ?? null) : null}
-              built={shown}
-              addedLeaf={added >= 0 ? added : null}
-              extent={extentOf(now, old)}
-              spoken={`${pack.name} under ${loadText(load)}: arch ${lengthText(shown.arch)}, leaf ${worst + 1} is stressed most.`}
-            />
-          ) : null}
-        </Sheet>
-        <Sheet title={donor && !changed ? 'Side by side' : 'As it was, as it lies'}>
-          <DifferenceTable rows={compared} one={was.name} other={donor && !changed ? donor.name : 'as it lies'} />
-        </Sheet>
-      </div>
-      <div className="sheets">
-        <Sheet title="What it makes">
+          ) : null
+        }
+      >
+        {trouble ? (
+          <p role="alert">
+            <Marked kind="look">It cannot be solved as it lies: {trouble}.</Marked>
+          </p>
+        ) : null}
+        {as === 'apart' ? (
+          <LeavesApart pack={pack} isNew={(leaf) => !was.leaves.some((l) => l.id === leaf.id)} />
+        ) : shown ? (
+          <PackUnderLoad {...drawn} only="leaves" />
+        ) : null}
+      </Stage>
+      <div className="verdict-column">
+        <section className="sheet verdict-sheet" aria-label="What it makes">
           {now ? (
-            <dl className="facts" data-testid="bench-facts">
-              <dt>Arch, lying free</dt>
-              <dd>
-                <Length mm={now.figures.freeArch} />{' '}
-                {changed && old ? (
-                  <span className="muted">
-                    was <Length mm={old.figures.freeArch} />
-                  </span>
-                ) : null}
-              </dd>
-              {load > 0 ? (
-                <>
-                  <dt>Arch under {loadText(load)}</dt>
-                  <dd>
-                    <Length mm={now.view.arch} />
-                  </dd>
-                </>
-              ) : null}
-              <dt>Rate here</dt>
-              <dd>
-                <Quantity value={now.figures.rate} of="rate" digits={1} />{' '}
-                {changed && old ? <span className="muted">was {decimalText(old.figures.rate, 1)}</span> : null}
-              </dd>
-              <dt>Thickness</dt>
-              <dd>
-                <Length mm={packDepth(pack)} />{' '}
-                {changed ? (
-                  <span className="muted">
-                    was <Length mm={packDepth(was)} />
-                  </span>
-                ) : null}
-              </dd>
-              <dt>Mass</dt>
-              <dd>
-                {mass === null ? (
-                  <span className="muted">a width is missing</span>
-                ) : (
-                  <Quantity value={mass} of="mass" digits={1} />
-                )}
-              </dd>
-              <dt>Stressed most</dt>
-              <dd>
-                leaf {worst + 1},{' '}
-                <span className="figure">{Math.abs(now.view.budget[worst]?.peak ?? 0).toFixed(0)} MPa</span>
-                {(now.view.budget[worst]?.ofBump ?? 0) > 1 ? (
+            <div data-testid="bench-facts">
+              <span className="muted">Arch, lying free</span>
+              <div className="verdict-line">
+                <p className="verdict-great">
+                  <strong>
+                    <Length mm={now.figures.freeArch} />
+                  </strong>
+                </p>
+                <p className="verdict-wish">
+                  {changed && old ? (
+                    <span className="muted">
+                      was <Length mm={old.figures.freeArch} />
+                    </span>
+                  ) : null}
+                </p>
+              </div>
+              <dl className="facts">
+                {load > 0 ? (
                   <>
-                    {' '}
-                    <Marked kind="look">past what a leaf bears at full bump</Marked>
+                    <dt>Arch under {loadText(load)}</dt>
+                    <dd>
+                      <Length mm={now.view.arch} />
+                    </dd>
                   </>
                 ) : null}
-              </dd>
-              <dt>Stands open, lying free</dt>
-              <dd>
-                {now.figures.gaps.length === 0
-                  ? 'nowhere'
-                  : now.figures.gaps
-                      .map((g) => words(`above leaf ${g.leaf + 1}: ${decimalText(g.gap, 1)} mm`))
-                      .join('; ')}
-              </dd>
-            </dl>
+                <dt>Rate here</dt>
+                <dd>
+                  <Quantity value={now.figures.rate} of="rate" digits={1} />{' '}
+                  {changed && old ? <span className="muted">was {decimalText(old.figures.rate, 1)}</span> : null}
+                </dd>
+                <dt>Thickness</dt>
+                <dd>
+                  <Length mm={packDepth(pack)} />{' '}
+                  {changed ? (
+                    <span className="muted">
+                      was <Length mm={packDepth(was)} />
+                    </span>
+                  ) : null}
+                </dd>
+                <dt>Mass</dt>
+                <dd>
+                  {mass === null ? (
+                    <span className="muted">a width is missing</span>
+                  ) : (
+                    <Quantity value={mass} of="mass" digits={1} />
+                  )}
+                </dd>
+                <dt>Stressed most</dt>
+                <dd>
+                  leaf {worst + 1},{' '}
+                  <span className="figure">{Math.abs(now.view.budget[worst]?.peak ?? 0).toFixed(0)} MPa</span>
+                  {(now.view.budget[worst]?.ofBump ?? 0) > 1 ? (
+                    <>
+                      {' '}
+                      <Marked kind="look">past what a leaf bears at full bump</Marked>
+                    </>
+                  ) : null}
+                </dd>
+                <dt>Stands open, lying free</dt>
+                <dd>
+                  {now.figures.gaps.length === 0
+                    ? 'nowhere'
+                    : now.figures.gaps
+                        .map((g) => words(`above leaf ${g.leaf + 1}: ${decimalText(g.gap, 1)} mm`))
+                        .join('; ')}
+                </dd>
+              </dl>
+            </div>
           ) : (
             <p className="muted">{trouble ? 'Nothing until it can be solved.' : 'Solving…'}</p>
           )}
@@ -272,13 +285,53 @@ export function PackBench({ name, was, donor }: Props) {
               .
             </p>
           ) : null}
-          {now && old ? <ArchOverLoad was={old.figures.curve} now={now.figures.curve} /> : null}
-        </Sheet>
+        </section>
         <Sheet title="Do they go together">
           <VerdictList verdicts={verdicts} onLeaf={(k) => setPicked(pack.leaves[k]?.id ?? null)} />
         </Sheet>
-        <SaveFromBench pack={pack} picked={picked} verdicts={verdicts} />
       </div>
-    </div>
+      <Dock
+        label="More of the bench"
+        first="leaves"
+        tabs={[
+          { id: 'leaves', name: 'leaves on the pin', children: leavesOnPin },
+          {
+            id: 'arch',
+            name: 'arch over load',
+            children:
+              now && old ? (
+                <Sheet title="Arch over load">
+                  <ArchOverLoad was={old.figures.curve} now={now.figures.curve} />
+                </Sheet>
+              ) : (
+                <p className="muted">{trouble ? 'Nothing until it can be solved.' : 'Solving…'}</p>
+              ),
+          },
+          {
+            id: 'stress',
+            name: 'stress',
+            children: (
+              <Sheet title={`Stress along each leaf under ${loadText(load)}`}>
+                <PackUnderLoad {...drawn} only="stress" />
+              </Sheet>
+            ),
+          },
+          {
+            id: 'differences',
+            name: donor && !changed ? 'side by side' : 'was and is',
+            children: (
+              <Sheet title={donor && !changed ? 'Side by side' : 'As it was, as it lies'}>
+                <DifferenceTable rows={compared} one={was.name} other={donor && !changed ? donor.name : 'as it lies'} />
+              </Sheet>
+            ),
+          },
+          {
+            id: 'keep',
+            name: 'keep it',
+            children: <SaveFromBench pack={pack} picked={picked} verdicts={verdicts} />,
+          },
+        ]}
+      />
+    </Workbench>
   );
 }

@@ -49,6 +49,7 @@ export function ShelfScreen({
       people={people}
       person={person}
       tape={<StationTape current="shelf" />}
+      fixed
     >
       <div className="sheets shelf-grid">
         <div className="sheets">

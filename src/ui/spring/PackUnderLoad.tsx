@@ -5,7 +5,7 @@ import { type SpringFigure } from '@/workers/springFigure';
 import { LeafStroke, leafThick } from '../drawing/LeafStroke';
 import { fit, pathOf, type Extent, type Scale } from '../drawing/scale';
 import { ScaleBar } from '../drawing/ScaleBar';
-import { useWidth } from '../drawing/useWidth';
+import { useRoom } from '../drawing/useRoom';
 import { useView } from '../theme/Providers';
 
 interface Props {
@@ -16,6 +16,8 @@ interface Props {
   /** Kept while the load moves, so that only the spring does. */
   extent: Extent;
   spoken: string;
+  /** Leaves or strips alone, where each has a place of its own. */
+  only?: 'leaves' | 'stress';
 }
 
 /** Room for the leaf's number on the left and its peak stress on the right; less on a narrow sheet. */
@@ -24,25 +26,31 @@ const margin = (width: number) =>
 const ROW = 38;
 
 /** A pack leaf by leaf under a load, where its leaves press on one another, and the stress along each of them. */
-export const PackUnderLoad = memo(function PackUnderLoad({ old, built, addedLeaf, extent, spoken }: Props) {
-  const [box, width] = useWidth<HTMLElement>(800);
+export const PackUnderLoad = memo(function PackUnderLoad(props: Props) {
+  const { old, built, addedLeaf, extent, spoken, only } = props;
+  const [box, width, room] = useRoom<HTMLElement>(800);
   const { lengths } = useView();
   const s = fit(
     { left: extent.left - 20, right: extent.right + 20, top: extent.top + 14, bottom: extent.bottom - 14 },
     width,
     margin(width),
+    only === 'leaves' ? room : Infinity,
   );
   const main = built ?? old;
   if (!main) return <figure className="figure-sheet" ref={box} />;
-  const strips = s.height + 8;
-  const height = strips + main.stress.length * ROW + 4;
+  const strips = only === 'stress' ? 0 : s.height + 8;
+  const height = only === 'leaves' ? s.height : strips + main.stress.length * ROW + 4;
   return (
     <figure className="figure-sheet" ref={box}>
       <svg className="drawing" viewBox={`0 0 ${s.width} ${height.toFixed(1)}`} role="img" aria-label={spoken}>
-        {built && old ? <Leaves view={old} s={s} dashed addedLeaf={null} /> : null}
-        <Leaves view={main} s={s} dashed={false} addedLeaf={built ? addedLeaf : null} planned={built !== null} />
-        <ScaleBar s={s} across={extent.right - extent.left} lengths={lengths} left={16} top={s.height - 12} />
-        {main.stress.map((_, i) => (
+        {only === 'stress' ? null : (
+          <>
+            {built && old ? <Leaves view={old} s={s} dashed addedLeaf={null} /> : null}
+            <Leaves view={main} s={s} dashed={false} addedLeaf={built ? addedLeaf : null} planned={built !== null} />
+            <ScaleBar s={s} across={extent.right - extent.left} lengths={lengths} left={16} top={s.height - 12} />
+          </>
+        )}
+        {(only === 'leaves' ? [] : main.stress).map((_, i) => (
           <Strip
             key={i}
             leaf={i}
@@ -54,11 +62,13 @@ export const PackUnderLoad = memo(function PackUnderLoad({ old, built, addedLeaf
           />
         ))}
       </svg>
-      <figcaption className="muted small">
-        Circles: where leaves press, larger for more force. Strips: bending stress along each leaf
-        {built ? ', dashed as it was' : ''}; the full strip is {SPRING_STEEL_LIMITS.bump} MPa for full bump, the ticks{' '}
-        {SPRING_STEEL_LIMITS.peak} MPa for a standing load.
-      </figcaption>
+      {only === 'leaves' ? null : (
+        <figcaption className="muted small">
+          {only ? '' : 'Circles: where leaves press, larger for more force. '}Strips: bending stress along each leaf
+          {built ? ', dashed as it was' : ''}; the full strip is {SPRING_STEEL_LIMITS.bump} MPa for full bump, the ticks{' '}
+          {SPRING_STEEL_LIMITS.peak} MPa for a standing load.
+        </figcaption>
+      )}
     </figure>
   );
 });

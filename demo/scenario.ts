@@ -237,8 +237,14 @@ const rescue: DemoJob = {
     unsprungMass: '270',
     shackleLength: '104',
   },
-  left: { hubToLip: '19 1/4 in', loadedArch: '2 3/16 in' },
-  right: { hubToLip: '19 7/16 in', loadedArch: '2 5/16 in' },
+  left: {
+    ...{ hubToLip: '19 1/4 in', loadedArch: '2 3/16 in', stopGap: '52', stopHeight: '46', shockLength: '447' },
+    ...{ shockShut: '366', shockOpen: '552', shockLean: '16', axleToFrame: '128', tyreToArch: '117' },
+  },
+  right: {
+    ...{ hubToLip: '19 7/16 in', loadedArch: '2 5/16 in', stopGap: '55', stopHeight: '46', shockLength: '450' },
+    ...{ shockShut: '366', shockOpen: '552', shockLean: '16', axleToFrame: '131', tyreToArch: '119' },
+  },
   second: {
     once: { axleLoad: '1352' },
     left: { hubToLip: '18 1/8 in', loadedArch: '1 1/8 in' },
@@ -529,6 +535,7 @@ const tender: DemoJob = {
     coilLean: '4',
   },
   left: {
+    ...{ stopGap: '64', stopHeight: '70', stopSolid: '31', shockLength: '391', shockShut: '268', shockOpen: '487' },
     hubToLip: '431',
     groundToHub: '389',
     groundToLip: '820',
@@ -537,6 +544,7 @@ const tender: DemoJob = {
     otherAxleLip: '868',
   },
   right: {
+    ...{ stopGap: '66', stopHeight: '70', stopSolid: '31', shockLength: '394', shockShut: '268', shockOpen: '487' },
     hubToLip: '438',
     groundToHub: '389',
     groundToLip: '827',

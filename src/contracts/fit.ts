@@ -3,9 +3,10 @@ import { askedOf } from '@/core/suspension/registry';
 import { mustFit, MOVED_ITEMS, type FitVerdict, type Known, type SolvedFacts } from '@/core/fit/mustFit';
 import { AXLE_CLASSES } from '@/core/sheet/axleClass';
 import { axleMassIn } from '@/core/sheet/reading';
-import { type VerdictState } from '@/core/verdict';
+import { type VerdictFigure, type VerdictState } from '@/core/verdict';
 import { type Defect } from './defect';
 import { CHECK_NAMES } from './fitText';
+import { travelKnown } from './travel';
 import { type AxleView } from './job';
 import { assembledOf, axleSheetOf, type Assembled } from './sheet';
 import { surveyAnswers } from './survey';
@@ -21,6 +22,8 @@ export interface FitRow {
   blocks: boolean;
   /** Nothing on the job's stations can answer it yet: it is told, and asked for nowhere. */
   toldOnly: boolean;
+  /** What it hangs on, where that is a figure. */
+  figure: VerdictFigure | null;
   /** How it was gone on with, where it was. */
   defect: Defect | null;
 }
@@ -52,6 +55,7 @@ export function knownOf(view: AxleView, refused: Known['refused']): Known {
     steered: view.axle.steered,
     driven: AXLE_CLASSES[view.axle.axleClass].driven,
     heaviest: masses.length > 0 ? Math.max(...masses) : null,
+    travel: travelKnown(view),
   };
 }
 
@@ -94,6 +98,7 @@ export function fitRows(
         reason: row.text,
         blocks: row.state === 'does not fit' || row.state === 'stop',
         toldOnly: TOLD_ONLY.has(row.item),
+        figure: row.figure ?? null,
       }),
     );
   const found = view.findings.flatMap((f): FitRow[] => {
@@ -110,6 +115,7 @@ export function fitRows(
         reason: `Inspection: ${seen}. ${f.verdict === 'stop' ? 'Not to be driven or towed until it is mended.' : 'To be replaced.'}`,
         blocks: f.verdict === 'stop',
         toldOnly: false,
+        figure: null,
       }),
     ];
   });

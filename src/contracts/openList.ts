@@ -2,6 +2,7 @@ import { JOINTS, notFinal, settledStage } from '@/core/fastener/joints';
 import { ruleOf } from '@/core/inspection/rules';
 import { jointsOf, rulesOf } from '@/core/suspension/registry';
 import { SIDES } from '@/core/vehicle/side';
+import { TRAVEL_ITEMS } from '@/core/travel/travelRows';
 import { judgeGoal } from '@/core/height/goals';
 import { SUPPORT_ITEMS } from '@/core/procedure/safety';
 import { CHECK_NAMES } from './fitText';
@@ -10,6 +11,7 @@ import { missingBeforeHeights } from './gates';
 import { type AxleView, type JobView } from './job';
 import { readingsAround } from './sheet';
 import { type StationId } from './stationNames';
+import { travelUnread } from './travel';
 
 /** Something still to be done at a station. */
 export interface OpenItem {
@@ -21,6 +23,8 @@ export interface OpenItem {
 /** Findings after which an axle counts as inspected: six in ten of the places its kind asks for. */
 const lookedAt = ({ axle, pack }: AxleView): number =>
   Math.ceil(0.6 * rulesOf(axle.suspension, pack).reduce((sum, rule) => sum + (ruleOf(rule).once ? 1 : 2), 0));
+
+const isTravel = (subject: string): boolean => (TRAVEL_ITEMS as readonly string[]).includes(subject);
 
 const open = (text: string): OpenItem => ({ text, stop: false });
 const stop = (text: string): OpenItem => ({ text, stop: true });
@@ -67,7 +71,15 @@ export function openList(
     choose: [
       ...(view.plan.changes.length === 0 ? [open('no change planned')] : []),
       ...(view.plan.changes.length > 0 && !foretold ? [open('no prediction of this plan stored')] : []),
-      ...blocking(plan).map((row) => stop(row.name)),
+      ...blocking(plan)
+        .filter((row) => !isTravel(row.subject))
+        .map((row) => stop(row.name)),
+    ],
+    check: [
+      ...blocking(plan)
+        .filter((row) => isTravel(row.subject))
+        .map((row) => stop(row.name)),
+      ...travelUnread(view).map((row) => open(`not read: ${CHECK_NAMES[row.item]}`)),
     ],
     build: [
       ...(view.build ? [] : [open('not started')]),

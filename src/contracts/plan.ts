@@ -3,6 +3,7 @@ import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { type KindId } from '@/core/suspension/registry';
 import { SCHOOLS } from '@/core/selection/schools';
+import { SLACK_ITEMS } from '@/core/travel/survey';
 import { typed } from './basics';
 
 const length = (min: number, max: number) => z.number().min(min).max(max);
@@ -110,11 +111,26 @@ export const changeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('riser'), height: length(0, 300), heightTyped: typed, ...from }),
   z.object({ kind: z.literal('hitch'), by: length(-400, 400), byTyped: typed }),
   z.object({ kind: z.literal('spacer'), height: length(0, 150), heightTyped: typed, ...from }),
+  z.object({ kind: z.literal('stopPad'), height: length(0, 200), heightTyped: typed, ...from }),
+  z.object({
+    kind: z.literal('shocks'),
+    shut: length(80, 1000),
+    shutTyped: typed,
+    open: length(100, 1400),
+    openTyped: typed,
+    ...from,
+  }),
+  z.object({ kind: z.literal('line'), item: z.enum(SLACK_ITEMS), by: length(0, 1000), byTyped: typed, ...from }),
 ]);
 export type ChangeRow = z.infer<typeof changeSchema>;
 export type ChangeKind = ChangeRow['kind'];
 
-/** What may be planned on an axle of each kind. */
+/** What the springs know nothing of, on any axle: it ends the travel elsewhere. */
+export const FITTING_KINDS = ['stopPad', 'shocks', 'line'] as const satisfies readonly ChangeKind[];
+export const isFitting = (change: { kind: ChangeKind }): boolean =>
+  (FITTING_KINDS as readonly ChangeKind[]).includes(change.kind);
+
+/** What may be planned on the springs of an axle of each kind. */
 export const CHANGE_KINDS = {
   longitudinalLeaf: ['addLeaf', 'removeLeaf', 'pack', 'rearch', 'eyes', 'block', 'wedge', 'shackle', 'overAxle'],
   coilBeam: ['coil', 'spacer'],
@@ -141,7 +157,7 @@ export const planActSchema = z.discriminatedUnion('act', [
     act: z.literal('new'),
     id: z.uuid(),
     name: z.string().trim().min(1, 'Give the plan a name.').max(120),
-    changes: z.array(changeSchema).max(8),
+    changes: z.array(changeSchema).max(20),
   }),
   z.object({ act: z.literal('use'), id: z.uuid() }),
   z.object({
@@ -161,7 +177,7 @@ export const planSchema = z.object({
   changes: z.array(changeSchema),
 });
 
-export const planEditSchema = z.object({ version: z.number().int(), changes: z.array(changeSchema).max(8) });
+export const planEditSchema = z.object({ version: z.number().int(), changes: z.array(changeSchema).max(20) });
 export type PlanEdit = z.infer<typeof planEditSchema>;
 
 /** A school of the trade as a shop keeps to it, or as it was chosen for one job. */

@@ -1,4 +1,5 @@
 import { type ChangeRow, type PlanRow } from './plan';
+import { SURVEY_TEXT } from './surveyText';
 
 const EYES = { upturned: 'upturned', berlin: 'centred', downturned: 'downturned' };
 
@@ -41,6 +42,12 @@ export function changeText(change: ChangeRow): string {
       return part ?? `risers ${mm(change.heightTyped)}`;
     case 'hitch':
       return `coupling ${change.by < 0 ? 'lower' : 'higher'} by ${mm(change.byTyped.replace(/^[-−–]\s*/, ''))}`;
+    case 'stopPad':
+      return change.height === 0 ? 'pad under the stop out' : (part ?? `stop padded ${mm(change.heightTyped)}`);
+    case 'shocks':
+      return part ?? `shocks ${mm(change.shutTyped)} shut, ${mm(change.openTyped)} open`;
+    case 'line':
+      return `${SURVEY_TEXT[change.item]} ${mm(change.byTyped)} longer`;
     case 'overAxle':
       return `over the axle, perch ${mm(change.heightTyped)}`;
   }

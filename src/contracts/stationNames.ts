@@ -4,6 +4,7 @@ export const STATIONS = [
   { id: 'measure', name: 'Measure', number: 2 },
   { id: 'inspect', name: 'Inspect', number: 3 },
   { id: 'choose', name: 'Choose', number: 4 },
+  { id: 'check', name: 'Check', number: 5 },
   { id: 'build', name: 'Build', number: 7 },
   { id: 'prove', name: 'Prove', number: 8 },
 ] as const;

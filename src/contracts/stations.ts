@@ -2,6 +2,7 @@ import { type BoardRow } from './board';
 import { type AxleView } from './job';
 import { openDefects, openList, type OpenItem } from './openList';
 import { STATIONS, type StationId } from './stationNames';
+import { isCheckBegun } from './travel';
 
 export type StationState = 'untouched' | 'open' | 'done' | 'flagged';
 
@@ -20,6 +21,7 @@ export function stationStates(view: AxleView, lists = openList(view)): Record<St
     measure: view.readings.some((r) => r.phase === 'before'),
     inspect: view.findings.length > 0,
     choose: view.plan.changes.length > 0 || view.predictions.length > 0,
+    check: isCheckBegun(view),
     build: view.build !== null || view.torques.length > 0 || view.safety.length > 0,
     prove: view.outcomes.length > 0,
   };

@@ -17,4 +17,6 @@ export const SURVEY_TEXT: Record<SurveyItem, string> = {
   fuelTank: 'fuel tank',
   wiring: 'wiring',
   spareWheel: 'spare wheel carrier',
+  stops: 'bump stops',
+  shocks: 'shocks',
 };

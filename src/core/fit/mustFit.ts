@@ -1,6 +1,16 @@
 import { fitItems, type Answer, type SafetyItem } from '../procedure/safety';
-import { type HubTravel } from '../travel/hubTravel';
-import { slackVerdicts, type SlackItem, type SurveyAnswer } from '../travel/survey';
+import { type HubDrop, type HubTravel } from '../travel/hubTravel';
+import { limitersOfBoth, NO_FITTINGS, type Fittings, type TravelRead } from '../travel/limits';
+import {
+  heldByShocks,
+  travelRowsOf,
+  withMoreSlack,
+  worseSide,
+  type TravelItem,
+  type TravelVerdict,
+} from '../travel/travelRows';
+import { slackVerdicts, type FittedItem, type SlackItem, type SurveyAnswer } from '../travel/survey';
+import { type Side } from '../vehicle/side';
 import { type Verdict, type VerdictState } from '../verdict';
 import { type Asked, type KindCheck, type KindStanding } from '../suspension/registry';
 import { wedgeText } from './wedge';
@@ -8,7 +18,7 @@ import { wedgeText } from './wedge';
 /** What a lift or a turn of the axle moves; nothing on the sheet tells yet how far it may go. */
 export const MOVED_ITEMS = ['stopGap', 'shockLength', 'driveline', 'steering'] as const;
 export type MovedItem = (typeof MOVED_ITEMS)[number];
-export type FitItem = KindCheck | 'located' | SlackItem | SafetyItem | MovedItem;
+export type FitItem = KindCheck | 'located' | SlackItem | SafetyItem | MovedItem | TravelItem;
 export type FitVerdict = Verdict<FitItem>;
 
 /** A plan or one of many ways, as far as it asks what must fit. */
@@ -38,6 +48,8 @@ export interface Known {
   driven: boolean;
   /** Mass on this axle with the heaviest load, kg; null when it was not weighed. */
   heaviest: number | null;
+  /** What ends the travel of each side, as read, and what the plan puts in that ends it elsewhere. */
+  travel?: { read: Readonly<Record<Side, TravelRead>>; fittings: Fittings; absent: readonly FittedItem[] };
 }
 
 const ANSWERED: Record<Answer, VerdictState> = { ok: 'fits', notOk: 'does not fit', notChecked: 'not checked' };
@@ -54,7 +66,7 @@ export function mustFit(work: Work, facts: SolvedFacts | null, known: Known): Fi
   for (const { reason } of known.refused) say('located', 'does not fit', reason);
   rows.push(...work.own(facts?.own ?? null));
   // Lines that somebody looked at under the vehicle; the card's own two questions cover the rest.
-  for (const line of slackVerdicts(known.survey, facts?.travel ?? null)) {
+  for (const line of lineRows(facts?.travel ?? null, known)) {
     const answer = known.survey.find((a) => a.item === line.item)?.answer;
     if (answer && answer !== 'none' && answer !== 'notChecked') rows.push(line);
   }
@@ -64,8 +76,30 @@ export function mustFit(work: Work, facts: SolvedFacts | null, known: Known): Fi
     if (item === 'rating') rows.push(ratingRow(work, state, known));
     else say(item, state, item === 'heightSensing' ? sensed(lift) : '');
   }
-  if (lift !== null) rows.push(...movedRows(work, lift, facts?.noseUp, known));
+  const ends = facts?.travel ? travelRows({ left: facts.travel.planned, right: facts.travel.planned }, known) : [];
+  const told = (item: FitItem) => ends.find((row) => row.item === item && row.state !== 'not checked');
+  if (lift !== null) for (const row of movedRows(work, lift, facts?.noseUp, known)) rows.push(told(row.item) ?? row);
+  for (const row of ends)
+    if (row.state !== 'not checked' && row.item !== 'stopGap' && row.item !== 'shockLength') rows.push(row);
   return rows;
+}
+
+/** How it stands with every line between frame and axle, held by the shocks where those were read. */
+export const lineRows = (travel: HubTravel | null, { survey, travel: at }: Pick<Known, 'survey' | 'travel'>) =>
+  at
+    ? slackVerdicts(withMoreSlack(survey, at.fittings), heldByShocks(travel, limitersOfBoth(at.read, at.fittings)))
+    : slackVerdicts(survey, travel);
+
+/** What ends the travel, of the worse side; what nobody read is not checked. @param sits place of each hub in the load looked at */
+export function travelRows(
+  sits: Readonly<Record<Side, HubDrop>>,
+  { travel: at }: Pick<Known, 'travel'>,
+): TravelVerdict[] {
+  const { read, fittings, absent } = at ?? { read: { left: {}, right: {} }, fittings: NO_FITTINGS, absent: [] };
+  return worseSide(
+    travelRowsOf('left', read.left, sits.left, fittings, absent),
+    travelRowsOf('right', read.right, sits.right, fittings, absent),
+  );
 }
 
 /** The weakest part decides; of a pack from the shelf its own rating is one of them. */

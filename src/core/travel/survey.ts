@@ -26,8 +26,12 @@ export const OBSTRUCTION_ITEMS = [
 ] as const;
 export type ObstructionItem = (typeof OBSTRUCTION_ITEMS)[number];
 
-export type SurveyItem = SlackItem | ObstructionItem;
-export const SURVEY_ITEMS: readonly SurveyItem[] = [...SLACK_ITEMS, ...OBSTRUCTION_ITEMS];
+/** What an axle has or has not: without it nothing of it is asked. */
+export const FITTED_ITEMS = ['stops', 'shocks'] as const;
+export type FittedItem = (typeof FITTED_ITEMS)[number];
+
+export type SurveyItem = SlackItem | ObstructionItem | FittedItem;
+export const SURVEY_ITEMS: readonly SurveyItem[] = [...SLACK_ITEMS, ...OBSTRUCTION_ITEMS, ...FITTED_ITEMS];
 export const isSlack = (item: SurveyItem): item is SlackItem => (SLACK_ITEMS as readonly string[]).includes(item);
 
 /** Nothing may come taut: this much must be left at full droop, mm. Chosen; the trade asks for slack, not for a figure. */

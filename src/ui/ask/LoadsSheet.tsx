@@ -2,7 +2,6 @@
 import { type JobView } from '@/contracts/job';
 import { Chips } from '../controls/Chips';
 import { Sheet } from '../controls/Sheet';
-import { ProblemNote } from '../job/ProblemNote';
 import { SaveActs } from './SaveActs';
 import { formOf } from '@/core/vehicle/form';
 import { LoadFields, newItem } from './LoadFields';
@@ -10,7 +9,7 @@ import { type Loads } from './useLoads';
 
 /** The loads a job reckons with beyond the state of the day, and in which of them the goal is meant. */
 export function LoadsSheet({ view, loads }: { view: JobView; loads: Loads }) {
-  const { draft, body, busy, problem, change, forget, edited, save } = loads;
+  const { draft, body, busy, change, forget, edited, save } = loads;
   const today = view.states[0];
   return (
     <Sheet title="Loads" aside={<span className="muted">each thing where it sits</span>}>
@@ -60,7 +59,6 @@ export function LoadsSheet({ view, loads }: { view: JobView; loads: Loads }) {
         value={draft.wanted}
         onPick={(wanted) => change({ wanted })}
       />
-      <ProblemNote problem={problem} />
       <SaveActs
         what="the loads"
         edited={edited}

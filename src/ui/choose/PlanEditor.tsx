@@ -7,6 +7,7 @@ import { TypedField } from '../measured/TypedField';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { SAME_LENGTH } from '@/core/mechanics/leafpack/pack';
 import { type ReactNode } from 'react';
+import { SURVEY_TEXT } from '@/contracts/surveyText';
 import { type PointId } from '@/core/measure/points';
 import { MakerSheetButton } from '../bench/MakerSheetButton';
 import { COIL_END_NAMES } from '../controls/coilEnds';
@@ -114,6 +115,7 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
             <div className="change-head">
               <h3>
                 {name}
+                {line.item ? <span className="muted small"> {SURVEY_TEXT[line.item]}</span> : null}
                 {line.part ? <span className="muted small"> {line.part.partName}</span> : null}
                 {line.pack ? <span className="muted small"> {line.pack.partName ?? 'from the bench'}</span> : null}
               </h3>

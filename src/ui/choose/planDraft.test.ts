@@ -62,6 +62,9 @@ const stored: ChangeRow[] = [
   { kind: 'slipper', drop: 116, dropTyped: '116' },
   { kind: 'riser', height: 40, heightTyped: '40' },
   { kind: 'hitch', by: -50, byTyped: '-50' },
+  { kind: 'stopPad', height: 20, heightTyped: '20' },
+  { kind: 'shocks', shut: 352, shutTyped: '352', open: 570, openTyped: '570' },
+  { kind: 'line', item: 'brakeHose', by: 40, byTyped: '40' },
 ];
 
 test.each(stored)('a stored $kind becomes a line and the same change again', (change) => {

@@ -2,6 +2,7 @@ import { type ChangeKind, type ChangeRow } from '@/contracts/plan';
 import { type FieldRule } from '@/core/units/parse';
 import { countRule, lengthRule, TURNS_RULE } from '@/core/units/rules';
 import { type CoilEnds } from '@/core/mechanics/coil/coil';
+import { type SlackItem } from '@/core/travel/survey';
 import { type EyeForm } from '@/core/mechanics/leafpack/eyes';
 import { type Typed } from '../measured/TypedField';
 
@@ -146,6 +147,28 @@ export const CHANGES: Record<
     name: 'Coupling higher or lower',
     fields: [{ id: 'by', label: 'Higher by', rule: lengthRule(-400, 400), hint: 'minus is lower' }],
   },
+  stopPad: {
+    name: 'Pad under the bump stop',
+    fields: [
+      {
+        id: 'height',
+        label: 'Pad after the work',
+        rule: lengthRule(0, 200, 20),
+        hint: 'between stop and bracket; 0 takes it out',
+      },
+    ],
+  },
+  shocks: {
+    name: 'Other shocks',
+    fields: [
+      { id: 'shut', label: 'Shut, bolt to bolt', rule: lengthRule(80, 1000, 340) },
+      { id: 'open', label: 'Open, bolt to bolt', rule: lengthRule(100, 1400, 540) },
+    ],
+  },
+  line: {
+    name: 'Longer line',
+    fields: [{ id: 'by', label: 'Slack gained', rule: lengthRule(0, 1000, 40), hint: 'a longer one, or another clip' }],
+  },
   spacer: {
     name: 'Seat spacers',
     fields: [
@@ -178,6 +201,8 @@ export interface DraftLine {
   used?: boolean;
   /** A pack is taken from the shelf whole, never typed. */
   pack?: PackChange;
+  /** Which line between frame and axle is longer. */
+  item?: SlackItem;
 }
 
 /** The line as a stored change; undefined while a field is missing. */
@@ -198,6 +223,7 @@ export function completeLine(line: DraftLine): ChangeRow | undefined {
     if (!line.ends) return undefined;
     entries.push(['ends', line.ends], ['used', line.used ?? false], ['source', line.source]);
   }
+  if (line.kind === 'line') entries.push(['item', line.item]);
   if (line.kind === 'springs') entries.push(['used', line.used ?? false], ['source', line.source]);
   if (line.kind === 'addLeaf') {
     entries.push(['source', line.source]);
@@ -229,5 +255,6 @@ export function lineOf(change: ChangeRow, index: number): DraftLine {
     ...(change.kind === 'coil' && { ends: change.ends }),
     ...((change.kind === 'coil' || change.kind === 'springs') && { used: change.used }),
     ...(change.kind === 'pack' && { pack: change }),
+    ...(change.kind === 'line' && { item: change.item }),
   };
 }

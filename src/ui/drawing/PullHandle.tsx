@@ -23,6 +23,9 @@ interface Props {
   /** Units for each pixel that it is pulled up, or to the right where it goes along. */
   perPixel: number;
   along?: boolean;
+  /** Said instead of what is written, where a ruler beside it writes the figure. */
+  spoken?: string;
+  spokenText?: string;
   /** On its way: shown and solved, not kept. */
   onHold: (value: number) => void;
   onKeep: (value: number) => void;
@@ -102,11 +105,11 @@ export function PullHandle(props: Props) {
     <g
       role="slider"
       tabIndex={0}
-      aria-label={label}
+      aria-label={props.spoken ?? label}
       aria-valuenow={Number(value.toFixed(4))}
       aria-valuemin={least}
       aria-valuemax={most}
-      aria-valuetext={text}
+      aria-valuetext={props.spokenText ?? text}
       className={`pull-handle${held ? ' held' : ''}${along ? ' along' : ''}`}
       onPointerDown={down}
       onPointerMove={move}

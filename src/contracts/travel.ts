@@ -1,0 +1,48 @@
+import { TRAVEL_POINT_IDS, TRAVEL_POINTS, type TravelPoint } from '@/core/sheet/travel';
+import { travelRows, type Known } from '@/core/fit/mustFit';
+import { TODAY } from '@/core/travel/hubTravel';
+import { NO_FITTINGS, type Fittings, type TravelRead } from '@/core/travel/limits';
+import { FITTED_ITEMS } from '@/core/travel/survey';
+import { type TravelVerdict } from '@/core/travel/travelRows';
+import { type Side } from '@/core/vehicle/side';
+import { type AxleView } from './job';
+import { isFitting, type ChangeRow } from './plan';
+
+/** What a plan puts in besides its springs. */
+export function fittingsOf(changes: readonly ChangeRow[]): Fittings {
+  const made: Fittings = { ...NO_FITTINGS, lines: {} };
+  for (const change of changes) {
+    if (change.kind === 'stopPad') made.stopPad = change.height;
+    if (change.kind === 'shocks') made.shock = { shut: change.shut, open: change.open };
+    if (change.kind === 'line') made.lines[change.item] = (made.lines[change.item] ?? 0) + change.by;
+  }
+  return made;
+}
+
+/** What ends the travel of one side, as it was read before the work. */
+export function travelRead({ readings }: Pick<AxleView, 'readings'>, side: Side): TravelRead {
+  const of = (point: TravelPoint) =>
+    readings.find((r) => r.point === point && r.side === side && r.phase === 'before' && r.stateId === null)?.value;
+  return Object.fromEntries(
+    TRAVEL_POINT_IDS.flatMap((point) => {
+      const value = of(point);
+      return value === undefined ? [] : [[point, value]];
+    }),
+  );
+}
+
+export const travelKnown = (view: Pick<AxleView, 'readings' | 'plan' | 'survey'>): NonNullable<Known['travel']> => ({
+  read: { left: travelRead(view, 'left'), right: travelRead(view, 'right') },
+  fittings: fittingsOf(view.plan.changes),
+  absent: FITTED_ITEMS.filter((item) => view.survey.find((s) => s.item === item)?.answer === 'none'),
+});
+
+/** Whether anybody read what ends the travel, or planned something for it. */
+export const isCheckBegun = (view: Pick<AxleView, 'readings' | 'plan' | 'survey'>): boolean =>
+  view.readings.some((r) => r.point in TRAVEL_POINTS) ||
+  view.plan.changes.some(isFitting) ||
+  travelKnown(view).absent.length > 0;
+
+/** What nobody read of what ends the travel. */
+export const travelUnread = (view: Pick<AxleView, 'readings' | 'plan' | 'survey'>): TravelVerdict[] =>
+  travelRows({ left: TODAY, right: TODAY }, { travel: travelKnown(view) }).filter((row) => row.state === 'not checked');

@@ -1,0 +1,160 @@
+import { type TravelPoint } from '../sheet/travel';
+import { type Side } from '../vehicle/side';
+import { worstFirst, type Verdict, type VerdictState } from '../verdict';
+import { type HubDrop, type HubTravel, hubDrop } from './hubTravel';
+import { limitersOf, type Fittings, type Limiter, type LimiterId, type TravelRead } from './limits';
+import { type FittedItem, type SurveyAnswer } from './survey';
+
+/** What is asked of a hub's travel, besides its lines. */
+export const TRAVEL_ITEMS = ['shockShut', 'axleToFrame', 'tyreToArch', 'stopGap', 'shockLength'] as const;
+export type TravelItem = (typeof TRAVEL_ITEMS)[number];
+
+/** Left between the stop going solid and anything hard, mm. Chosen: a stop that is hit hard and old gives a little more. */
+export const STOP_MARGIN = 10;
+/** With less free travel than this somebody should look, mm. Chosen. */
+export const LITTLE_TRAVEL = 25;
+
+export interface TravelVerdict extends Verdict<TravelItem> {
+  side: Side;
+  /** 90 % half-width of the figure, mm; null without one. */
+  half90: number | null;
+  /** What is to be read before it can be told. */
+  wants: TravelPoint[];
+  /** What stood in for a reading. */
+  assumed: TravelPoint[];
+}
+
+const NEEDS: Record<TravelItem, readonly TravelPoint[]> = {
+  shockShut: ['shockLength', 'shockShut', 'stopGap', 'stopHeight'],
+  axleToFrame: ['axleToFrame', 'stopGap', 'stopHeight'],
+  tyreToArch: ['tyreToArch', 'stopGap', 'stopHeight'],
+  stopGap: ['stopGap'],
+  shockLength: ['shockLength', 'shockOpen'],
+};
+
+const STOP_POINTS: readonly TravelPoint[] = ['stopGap', 'stopHeight'];
+
+const QUANTITY: Record<TravelItem, string> = {
+  shockShut: 'left when the stop is solid',
+  axleToFrame: 'left when the stop is solid',
+  tyreToArch: 'left when the stop is solid',
+  stopGap: 'free travel up',
+  shockLength: 'travel down',
+};
+
+const mm = (value: number): string => `${Math.abs(value).toFixed(0)} mm`;
+
+/** How it stands with the travel of one side. @param sits place of the hub in the load looked at */
+export function travelRowsOf(
+  side: Side,
+  read: TravelRead,
+  sits: HubDrop,
+  fittings: Fittings,
+  absent: readonly FittedItem[] = [],
+): TravelVerdict[] {
+  const [stopless, shockless] = [absent.includes('stops'), absent.includes('shocks')];
+  const found = new Map<LimiterId, Limiter>(limitersOf(side, read, fittings).map((l) => [l.id, l]));
+  const given: TravelRead = {
+    ...read,
+    ...(fittings.shock && { shockShut: fittings.shock.shut, shockOpen: fittings.shock.open }),
+  };
+  return TRAVEL_ITEMS.map((item): TravelVerdict => {
+    const wants = NEEDS[item].filter(
+      (point) => given[point] === undefined && !(stopless && STOP_POINTS.includes(point)),
+    );
+    const say = (
+      state: VerdictState,
+      text: string,
+      margin: number | null = null,
+      limit = 0,
+      of: readonly Limiter[] = [],
+    ): TravelVerdict => ({
+      ...{ item, side, state, text, wants },
+      assumed: [...new Set(of.flatMap((l) => l.assumed))],
+      half90: margin === null ? null : Math.hypot(...of.map((l) => l.half90)),
+      ...(margin !== null && {
+        figure: {
+          ...{ quantity: QUANTITY[item], dimension: 'length' as const, value: margin, limit, margin: margin - limit },
+        },
+      }),
+    });
+    if (shockless && (item === 'shockShut' || item === 'shockLength'))
+      return { ...say('fits', 'It has no shocks.'), wants: [] };
+    if (wants.length > 0) return say('not checked', '');
+    if (stopless && item === 'stopGap') return say('look', 'It has no bump stop: what meets first is metal.');
+    if (item === 'stopGap') {
+      const touches = found.get('stopTouches')!;
+      const left = sits - touches.at;
+      const state = left <= 0 ? 'does not fit' : left < LITTLE_TRAVEL ? 'look' : 'fits';
+      const text =
+        left <= 0
+          ? `It stands ${mm(left)} into its stop: the stop carries what the spring should.`
+          : `${mm(left)} up until the stop touches.`;
+      return say(state, text, left, 0, [touches]);
+    }
+    if (item === 'shockLength') {
+      const open = found.get('shockOpen');
+      if (!open) return say('does not fit', 'Open it is shorter than it leans across: read both again.');
+      const left = open.at - sits;
+      const state = left <= 0 ? 'does not fit' : left < LITTLE_TRAVEL ? 'look' : 'fits';
+      const text =
+        left <= 0
+          ? `Open it is ${mm(left)} too short to be bolted in where the axle sits: it would hang the axle.`
+          : `${mm(left)} down until the shock is open.`;
+      return say(state, text, left, 0, [open]);
+    }
+    const hard = found.get(item);
+    // Leaning so far that it is never shut.
+    if (!hard) return say('fits', 'It is never shut where it leans like this.');
+    const solid = found.get('stopSolid');
+    if (!solid) {
+      const left = sits - hard.at;
+      const state = left <= 0 ? 'does not fit' : left < LITTLE_TRAVEL ? 'look' : 'fits';
+      return say(state, `${mm(left)} ${left < 0 ? 'too low' : 'up'} until it meets, with no stop before it.`, left, 0, [
+        hard,
+      ]);
+    }
+    const left = solid.at - hard.at;
+    const half90 = Math.hypot(solid.half90, hard.half90);
+    const state = left < 0 ? 'does not fit' : left < STOP_MARGIN || left < half90 ? 'look' : 'fits';
+    const text =
+      left < 0
+        ? `It hits ${mm(left)} before the stop is solid.`
+        : `The stop is solid ${state === 'look' ? 'only ' : ''}${mm(left)} before${state === 'look' && left >= STOP_MARGIN ? `, and that is told to ± ${half90.toFixed(0)} mm only` : ''}.`;
+    return say(state, text, left, STOP_MARGIN, [solid, hard]);
+  });
+}
+
+/** Of both sides the worse one, item by item; sides read alike far count, one that was read counts before one that was not. */
+export function worseSide(left: readonly TravelVerdict[], right: readonly TravelVerdict[]): TravelVerdict[] {
+  return left.map((one, k) => {
+    const other = right[k]!;
+    if (one.state === 'not checked' || other.state === 'not checked') return one.state === 'not checked' ? other : one;
+    const order = worstFirst(one, other) || (one.figure?.margin ?? 0) - (other.figure?.margin ?? 0);
+    return order <= 0 ? one : other;
+  });
+}
+
+/**
+ * The same travel held by its shocks: a shock that is open before the springs hang ends the droop of both sides where the later of
+ * the two opens, its band allowed for. A side whose shock was not read holds nothing.
+ */
+export function heldByShocks(travel: HubTravel | null, limiters: readonly Limiter[]): HubTravel | null {
+  const open = limiters.filter((l) => l.id === 'shockOpen');
+  if (!travel || open.length < 2) return travel;
+  const held = Math.max(...open.map((l) => l.at + l.half90));
+  const ends = (droop: HubDrop | null, sits: HubDrop) =>
+    hubDrop(Math.max(sits, droop === null ? held : Math.min(droop, held)));
+  return {
+    ...travel,
+    droopToday: ends(travel.droopToday, travel.today),
+    droopPlanned: ends(travel.droopPlanned, travel.planned),
+  };
+}
+
+/** The survey's answers with the slack that a plan gives its lines. */
+export const withMoreSlack = (answers: readonly SurveyAnswer[], { lines }: Fittings): SurveyAnswer[] =>
+  answers.map((a) => {
+    const more = a.item in lines ? (lines[a.item as keyof typeof lines] ?? 0) : 0;
+    return more > 0 && a.slack !== null ? { ...a, slack: a.slack + more } : a;
+  });

@@ -1,0 +1,146 @@
+'use client';
+import { Fragment, useState } from 'react';
+import Link from 'next/link';
+import { decimalText } from '@/core/units/format';
+import { type Mend } from '@/core/travel/mends';
+import { Marked } from '../controls/Mark';
+import { Length, PlusMinus, useLengthText } from '../measured/Figure';
+import { useWords } from '../measured/Quantity';
+import { useView } from '../theme/Providers';
+import { type Binding } from './bindings';
+
+interface Props {
+  jobId: string;
+  rows: readonly Binding[];
+  onMend: (row: Binding, mend: Mend) => void;
+  working: (row: Binding) => readonly string[];
+}
+
+/** A bar this far from zero fills its half, mm. */
+const WIDEST = 120;
+const share = (value: number): number => Math.max(-50, Math.min(50, (50 * value) / WIDEST));
+
+/** Everything that binds, tightest first: what was left, what will be left, and what would mend it. */
+export function BindingList({ jobId, rows, onMend, working }: Props) {
+  const [opened, setOpened] = useState<string | null>(null);
+  const words = useWords();
+  const text = useLengthText();
+  const { lengths } = useView();
+  const mendText = (mend: Mend): string =>
+    mend.kind === 'stopPad'
+      ? `pad the stop ${text(mend.height)}`
+      : mend.kind === 'line'
+        ? `${text(mend.by)} longer`
+        : `shocks ${text(mend.shut)} to ${text(mend.open)}`;
+  return (
+    <table className="plain bindings">
+      <thead>
+        <tr>
+          <th scope="col">What binds, tightest first</th>
+          <th scope="col" className="number">
+            was
+          </th>
+          <th scope="col" className="number">
+            will be
+          </th>
+          <th scope="col">to spare, {lengths}</th>
+          <th scope="col">how it stands</th>
+          <th scope="col">mend: one touch puts it in the plan</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <Fragment key={row.id}>
+            <tr data-binding={row.id} data-state={row.state} className={row.state === 'does not fit' ? 'stopped' : ''}>
+              <td>
+                <button
+                  type="button"
+                  className="link binding-name"
+                  aria-expanded={opened === row.id}
+                  onClick={() => setOpened(opened === row.id ? null : row.id)}
+                >
+                  {row.name}
+                </button>{' '}
+                <span className="muted small">{row.limit}</span>
+              </td>
+              <td className="number was">{row.was === null ? '' : <Length mm={row.was} unit={false} />}</td>
+              <td className="number">
+                {row.will === null ? (
+                  ''
+                ) : (
+                  <strong className={row.state === 'does not fit' ? 'stop-word' : row.state === 'look' ? 'look' : ''}>
+                    <Length mm={row.will} unit={false} />
+                  </strong>
+                )}
+                {row.half90 !== null && row.will !== null ? (
+                  <>
+                    {' '}
+                    <span className="muted small">
+                      <PlusMinus mm={row.half90} unit={false} />
+                    </span>
+                  </>
+                ) : null}
+              </td>
+              <td className="bar">{row.will === null ? null : <SpareBar row={row} />}</td>
+              <td className="verdict">
+                {row.state === 'does not fit' ? (
+                  <span className="stop-word">STOP</span>
+                ) : (
+                  <Marked kind={row.state === 'look' ? 'look' : 'done'}>
+                    {row.state === 'look' ? 'look' : 'fits'}
+                  </Marked>
+                )}
+              </td>
+              <td className="mends">
+                {row.mend ? (
+                  <button type="button" className="act quiet mend" onClick={() => onMend(row, row.mend!.mend)}>
+                    {mendText(row.mend.mend)}
+                    {row.mend.gives === null ? null : (
+                      <span className="new">
+                        {' '}
+                        → <Length mm={row.mend.gives} signed unit={false} />
+                      </span>
+                    )}
+                  </button>
+                ) : row.id === 'stopGap' && row.state !== 'fits' ? (
+                  <span className="muted small">higher, or a shorter stop</span>
+                ) : row.limit === '' && row.state !== 'fits' ? (
+                  <Link className="link" href={`/jobs/${jobId}/choose#fit`} prefetch={false}>
+                    at Choose
+                  </Link>
+                ) : null}
+              </td>
+            </tr>
+            {opened === row.id ? (
+              <tr className="working-row">
+                <td colSpan={6} className="working">
+                  {row.text ? <p>{words(row.text)}</p> : null}
+                  {working(row).map((line) => (
+                    <p key={line} className="figure small">
+                      {line}
+                    </p>
+                  ))}
+                </td>
+              </tr>
+            ) : null}
+          </Fragment>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** From zero to the right what is left, to the left what is lacking; the old one dashed above the new one. */
+function SpareBar({ row }: { row: Binding }) {
+  const bar = (value: number) => {
+    const to = share(value);
+    return { left: `${50 + Math.min(0, to)}%`, width: `${Math.abs(to)}%` };
+  };
+  return (
+    <div className="spare" aria-hidden="true" title={decimalText(row.will ?? 0, 0)}>
+      <span className="spare-zero" />
+      {row.was === null ? null : <span className="spare-was" style={bar(row.was)} />}
+      <span className={`spare-will ${row.state.replaceAll(' ', '-')}`} style={bar(row.will ?? 0)} />
+    </div>
+  );
+}

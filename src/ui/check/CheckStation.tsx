@@ -1,0 +1,161 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { fitRows } from '@/contracts/fit';
+import { type ChangeKind } from '@/contracts/plan';
+import { isCheckBegun } from '@/contracts/travel';
+import { type Mend } from '@/core/travel/mends';
+import { type SlackItem } from '@/core/travel/survey';
+import { completeLine, type DraftLine } from '../choose/planDraft';
+import { PlanEditor } from '../choose/PlanEditor';
+import { usePlan } from '../choose/usePlan';
+import { Chips } from '../controls/Chips';
+import { Marked } from '../controls/Mark';
+import { JobFrame, type StationProps } from '../frame/JobFrame';
+import { Dock, Stage, Workbench } from '../frame/Workbench';
+import { useJob } from '../job/useJob';
+import { useWords } from '../measured/Quantity';
+import { type Typed } from '../measured/TypedField';
+import { SurveySheet } from '../measure/SurveySheet';
+import { BindingList } from './BindingList';
+import { bindingsOf, unreadOf, type Binding } from './bindings';
+import { ReadHere } from './ReadHere';
+import { TravelStage } from './TravelStage';
+import { useTravel } from './useTravel';
+import { workingOf } from './working';
+
+const mm = (value: number): Typed => ({ value, typed: `${value} mm` });
+
+/** The plan's lines with a mend made: one pad, one pair of shocks, one figure for each line between frame and axle. */
+function withMend(lines: readonly DraftLine[], row: Binding, mend: Mend): DraftLine[] {
+  const put = (kind: ChangeKind, values: DraftLine['values'], item?: SlackItem): DraftLine[] => {
+    const had = lines.find((line) => line.kind === kind && line.item === item);
+    const next: DraftLine = {
+      ...{ key: had?.key ?? crypto.randomUUID(), kind, values, source: 'measured' as const },
+      ...(item && { item }),
+    };
+    return had ? lines.map((line) => (line === had ? next : line)) : [...lines, next];
+  };
+  switch (mend.kind) {
+    case 'stopPad':
+      return put('stopPad', { height: mm(mend.height) });
+    case 'shock':
+      return put('shocks', { shut: mm(mend.shut), open: mm(mend.open) });
+    case 'line':
+      return put('line', { by: mm(mend.by) }, row.id as SlackItem);
+  }
+}
+
+/** Everything that will hit, bind, run out or be too short, before anything is bought or loosened. */
+export function CheckStation({ first, people, person }: StationProps) {
+  const job = useJob(first);
+  const { view } = job;
+  const plan = usePlan(job);
+  const words = useWords();
+  const [stateId, setStateId] = useState(view.states.find((s) => s.wanted)?.id ?? view.states[0]?.id ?? '');
+  const stateName = view.states.find((s) => s.id === stateId)?.name ?? '';
+  const travel = useTravel(
+    view,
+    plan.lines.map(completeLine).filter((line) => line !== undefined),
+    stateId,
+  );
+  const fit = useMemo(() => fitRows(travel.planned, travel.facts, travel.assembled), [travel]);
+  const all = useMemo(() => bindingsOf(travel, fit), [travel, fit]);
+  const rows = all.filter((row) => row.state !== 'not checked');
+  const unread = unreadOf(all, fit);
+  const worst = rows[0];
+  const count = (state: Binding['state']) => rows.filter((row) => row.state === state).length;
+  const states = Object.fromEntries(rows.map((row) => [row.id, row.state]));
+  const stops = count('does not fit');
+  const asked = all.filter((row) => row.wants.length > 0).length;
+  return (
+    <JobFrame view={view} station="check" people={people} person={person} rows={travel.facts ? fit : undefined} fixed>
+      <Workbench className="check">
+        <Stage
+          title="Travel"
+          aside={
+            <>
+              <p className="check-verdict" aria-label="Verdict" role="status">
+                {worst && worst.state !== 'fits' ? (
+                  <>
+                    {worst.state === 'does not fit' ? (
+                      <span className="stop-word">STOP </span>
+                    ) : (
+                      <span className="look">look </span>
+                    )}
+                    <strong>{worst.name}</strong>: {words(worst.text)}
+                  </>
+                ) : rows.length > asked ? (
+                  <Marked kind="done">nothing binds of what was read</Marked>
+                ) : (
+                  <span className="muted">read stops and shocks to see what hits first</span>
+                )}
+              </p>
+              <p className="check-counts">
+                {stops > 0 ? <span className="stop-word">{stops} STOP</span> : null}
+                <span className={count('look') > 0 ? 'look' : 'muted'}>{count('look')} look</span>
+                <span>{count('fits')} fit</span>
+                <a href="#read">{unread.length} not read</a>
+              </p>
+              <Chips
+                label="Load state"
+                options={view.states.map(({ id, name }) => ({ id, name }))}
+                value={stateId}
+                onPick={setStateId}
+              />
+            </>
+          }
+        >
+          <TravelStage view={view} travel={travel} states={states} stateName={stateName} />
+        </Stage>
+        <Dock
+          label="More of Check"
+          first={isCheckBegun(view) ? 'binds' : 'read'}
+          tabs={[
+            {
+              id: 'binds',
+              name: 'what binds',
+              mark: stops > 0 ? { kind: 'stop', word: `STOP ${stops}` } : undefined,
+              children: (
+                <>
+                  <BindingList
+                    jobId={view.id}
+                    rows={rows}
+                    working={(row) => workingOf(row, travel)}
+                    onMend={(row, mend) => plan.set(withMend(plan.lines, row, mend))}
+                  />
+                  {plan.undo ? (
+                    <div className="acts">
+                      <button type="button" className="act quiet" onClick={plan.undo}>
+                        Undo
+                      </button>
+                    </div>
+                  ) : null}
+                  {unread.length > 0 ? <p className="muted">Not read: {unread.join(', ')}.</p> : null}
+                </>
+              ),
+            },
+            {
+              id: 'read',
+              name: 'read it',
+              roomy: true,
+              mark: asked > 0 ? { kind: 'untouched', word: String(asked) } : undefined,
+              children: <ReadHere job={job} />,
+            },
+            {
+              id: 'lines',
+              name: 'hoses and wires',
+              roomy: true,
+              children: <SurveySheet job={job} travel={travel.held} />,
+            },
+            {
+              id: 'plan',
+              name: 'plan',
+              mark: plan.unfinished > 0 ? { kind: 'look', word: 'unfinished' } : undefined,
+              children: <PlanEditor view={view} plan={plan} />,
+            },
+          ]}
+        />
+      </Workbench>
+    </JobFrame>
+  );
+}

@@ -1,0 +1,60 @@
+import { ASSUMED_TRAVEL, type TravelRead } from '@/core/travel/limits';
+import { STOP_MARGIN } from '@/core/travel/travelRows';
+import { SLACK_MARGIN } from '@/core/travel/survey';
+import { type Binding } from './bindings';
+import { firstOf, type Travel } from './useTravel';
+
+const n = (value: number): string => value.toFixed(0).replace('-', '−');
+
+/** How a row was reckoned, line by line, in millimetres. Places of the hub are told from where it stands today, up as plus. */
+export function workingOf(row: Binding, travel: Travel): string[] {
+  const { known, fittings, sits, held } = travel;
+  const { read } = known.travel!;
+  const at = (id: Parameters<typeof firstOf>[1]) => firstOf(travel.limiters, id);
+  const of = (id: Parameters<typeof firstOf>[1]): TravelRead => read[at(id)?.side ?? 'left'];
+  const solid = at('stopSolid');
+  const stop = (): string => {
+    if (!solid) return '';
+    const { stopGap = 0, stopHeight = 0, stopSolid } = of('stopSolid');
+    const share = ASSUMED_TRAVEL.solidShare;
+    const told =
+      stopSolid === undefined ? `${share.value} × ${n(stopHeight)}, assumed ± ${share.half90}` : n(stopSolid);
+    return `stop solid at gap ${n(stopGap)} − pad ${n(fittings.stopPad)} + height ${n(stopHeight)} − solid (${told}) = +${n(-solid.at)} ± ${n(solid.half90)}`;
+  };
+  const shock = (id: 'shockShut' | 'shockOpen'): string => {
+    const limiter = at(id);
+    const { shockLength = 0, shockShut, shockOpen, shockLean } = of(id);
+    const length = id === 'shockShut' ? (fittings.shock?.shut ?? shockShut) : (fittings.shock?.open ?? shockOpen);
+    if (!limiter || length === undefined) return '';
+    const degrees = ((shockLean ?? ASSUMED_TRAVEL.lean.value) * 180) / Math.PI;
+    const told = `${n(degrees)}°${shockLean === undefined ? ' (assumed)' : ''}`;
+    return `shock ${id === 'shockShut' ? 'shut' : 'open'} at ${n(shockLength)}·cos ${told} − √(${n(length)}² − (${n(shockLength)}·sin ${told})²) = ${limiter.at > 0 ? '' : '+'}${n(-limiter.at)} ± ${n(limiter.half90)}`;
+  };
+  const places = `sits at ${n(-Math.min(sits.will.left, sits.will.right))}, as it came in at 0`;
+  switch (row.id) {
+    case 'shockShut':
+      return [stop(), shock('shockShut'), `asked for: ${STOP_MARGIN} between them (chosen)`].filter(Boolean);
+    case 'axleToFrame':
+    case 'tyreToArch':
+      return [
+        stop(),
+        `${row.name.toLowerCase()} at +${n(-(at(row.id)?.at ?? 0))}, as read`,
+        `asked for: ${STOP_MARGIN} (chosen)`,
+      ];
+    case 'stopGap':
+      return [
+        places,
+        `stop touches at gap − pad = +${n(-(at('stopTouches')?.at ?? 0))}`,
+        'the stop is taken to strike the axle, not the pack',
+      ];
+    case 'shockLength':
+      return [places, shock('shockOpen')].filter(Boolean);
+    default:
+      return row.limit === ''
+        ? []
+        : [
+            `hangs at ${typeof held?.droopPlanned === 'number' ? n(-held.droopPlanned) : 'not known'}`,
+            `asked for: ${SLACK_MARGIN} of slack then (chosen)`,
+          ];
+  }
+}

@@ -1,0 +1,91 @@
+import { type Page } from '@playwright/test';
+import { type JobView } from '@/contracts/job';
+import { DEMO, expect, openTab, test, typeInto } from './shop';
+
+const binding = (page: Page, id: string) => page.locator(`[data-binding=${id}]`);
+const planSaved = (page: Page) => page.waitForResponse((r) => r.url().endsWith('/plan') && r.ok());
+
+/** Answers that stand before anything is checked. */
+async function survey(page: Page, job: string, item: string, more: object): Promise<void> {
+  const sent = await page.request.post(`/api${job}/survey`, {
+    data: { id: crypto.randomUUID(), item, answer: 'ok', slack: null, slackTyped: null, note: '', ...more },
+  });
+  expect(sent.ok()).toBe(true);
+}
+
+test('a lift whose hose is short, whose shock is shut before its stop and opens too soon is mended from the list', async ({
+  page,
+  request,
+}) => {
+  const before = (await (await request.get(`/api${DEMO.planned}`)).json()) as JobView;
+  // A block of 80 mm besides what is planned, and a hose with little slack.
+  const changes = [
+    ...before.plan.changes.filter((c) => c.kind !== 'block'),
+    { kind: 'block', height: 80, heightTyped: '80' },
+  ];
+  const put = await request.put(`/api${DEMO.planned}/plan`, { data: { version: before.plan.version, changes } });
+  expect(put.ok()).toBe(true);
+  await survey(page, DEMO.planned, 'brakeHose', { slack: 120, slackTyped: '120' });
+  await page.goto(`${DEMO.planned}/check#read`);
+  await typeInto(page, 'Shock shut, left', '382');
+  await typeInto(page, 'Shock open, left', '508');
+  await typeInto(page, 'Shock open, right', '508');
+  await openTab(page, 'what binds');
+  for (const id of ['shockShut', 'shockLength', 'brakeHose'])
+    await expect(binding(page, id)).toHaveAttribute('data-state', 'does not fit');
+  const verdict = page.getByRole('status', { name: 'Verdict' });
+  await expect(verdict).toContainText('STOP');
+  // The work cannot start on it.
+  await expect(page.getByRole('navigation', { name: 'Stations of this job' })).toContainText('STOP');
+
+  // Each is mended by its own button; the list answers at once, and what one mend changes for another row shows.
+  for (const id of ['shockLength', 'shockShut', 'brakeHose']) {
+    const row = binding(page, id);
+    await expect(row).toHaveAttribute('data-state', 'does not fit');
+    const saved = planSaved(page);
+    await row.locator('.mend').click();
+    await saved;
+    await expect(row).not.toHaveAttribute('data-state', 'does not fit');
+  }
+  const after = (await (await request.get(`/api${DEMO.planned}`)).json()) as JobView;
+  const made = after.plan.changes.slice(changes.length);
+  expect(made.map((c) => c.kind)).toEqual(['shocks', 'stopPad', 'line']);
+  const shocks = made[0] as { shut: number; open: number };
+  // Both ends of a shock move together: it is the same shock, longer.
+  expect(shocks.shut - 382).toBe(shocks.open - 508);
+
+  // A row opens its reckoning; the last step is taken back as one.
+  await binding(page, 'shockShut').getByRole('button', { name: 'Shock shut' }).click();
+  await expect(page.getByText(/^stop solid at gap 52 − pad \d+ \+ height 46/)).toBeVisible();
+  const undone = planSaved(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await undone;
+  await expect(binding(page, 'brakeHose')).toHaveAttribute('data-state', 'does not fit');
+});
+
+test('the hub is pulled through its travel by key and hand, and an axle without stops and shocks is asked for neither', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO.planned}/check`);
+  const hub = page.getByRole('slider', { name: 'Hub through its travel' });
+  await hub.focus();
+  await page.keyboard.press('Shift+ArrowUp');
+  await expect(page.getByTestId('hub-at')).toContainText(/hub \+10, shock 4\d\d long/);
+  const box = (await hub.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y - 60, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByTestId('hub-at')).toContainText('stop squeezed');
+  await page.getByRole('button', { name: 'back to where it sits' }).click();
+  await expect(page.getByTestId('hub-at')).toHaveText('');
+
+  await openTab(page, 'read it');
+  const none = page.waitForResponse((r) => r.url().endsWith('/survey') && r.ok());
+  await page.getByRole('group', { name: 'Shocks on this axle' }).getByRole('button', { name: 'it has none' }).click();
+  await none;
+  await expect(page.getByLabel('Shock shut, left', { exact: true })).toHaveCount(0);
+  await openTab(page, 'what binds');
+  await binding(page, 'shockShut').getByRole('button', { name: 'Shock shut' }).click();
+  await expect(page.getByText('It has no shocks.')).toBeVisible();
+});

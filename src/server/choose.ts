@@ -1,6 +1,13 @@
 // Choose: the plan of a job, the parts that could go into it, and the school it follows.
 import { type JobView } from '@/contracts/job';
-import { changesOfKind, type ChangeRow, type NewSchoolChoice, type PlanAct, type PlanEdit } from '@/contracts/plan';
+import {
+  changesOfKind,
+  isFitting,
+  type ChangeRow,
+  type NewSchoolChoice,
+  type PlanAct,
+  type PlanEdit,
+} from '@/contracts/plan';
 import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
 import { type CostEdit } from '@/contracts/cost';
 import { conflict, notFound, ProblemError } from '@/contracts/problem';
@@ -62,7 +69,8 @@ export async function actOnPlans(tx: Tx, jobAxleId: string, given: PlanAct): Pro
 
 /** What may be planned at all on this axle. */
 async function checkChanges(tx: Tx, before: JobView, changes: readonly ChangeRow[]): Promise<void> {
-  if (changesOfKind(before.axle.suspension, changes).length < changes.length)
+  const ofSprings = changes.filter((change) => !isFitting(change));
+  if (changesOfKind(before.axle.suspension, ofSprings).length < ofSprings.length)
     throw new ProblemError(422, {
       code: 'bad-input',
       message: `An axle with ${SUSPENSIONS[before.axle.suspension]} has no part like this.`,

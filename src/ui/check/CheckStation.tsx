@@ -12,6 +12,7 @@ import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { Dock, Stage, Workbench } from '../frame/Workbench';
+import { ProblemNote } from '../job/ProblemNote';
 import { useJob } from '../job/useJob';
 import { useWords } from '../measured/Quantity';
 import { type Typed } from '../measured/TypedField';
@@ -117,6 +118,7 @@ export function CheckStation({ first, people, person }: StationProps) {
               mark: stops > 0 ? { kind: 'stop', word: `STOP ${stops}` } : undefined,
               children: (
                 <>
+                  <ProblemNote problem={plan.problem} />
                   <BindingList
                     jobId={view.id}
                     rows={rows}

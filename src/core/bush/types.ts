@@ -1,0 +1,51 @@
+/** Kinds of bushes for spring eyes and shackles: what the trade says of each. Common practice. */
+export interface BushType {
+  name: string;
+  /** Whether the old outer shell stays in the eye. */
+  shell: 'kept' | 'out' | 'none';
+  grease: string;
+  tighten: string;
+  /** May be tightened in any position. */
+  anyPosition: boolean;
+}
+
+export const BUSH_TYPES = {
+  bonded: {
+    name: 'bonded rubber',
+    shell: 'out',
+    grease: 'never oil or grease: it swells',
+    tighten:
+      'weight on the wheels, at ride height; tightened hanging it is twisted all its life and holds the body up at first',
+    anyPosition: false,
+  },
+  polyurethane: {
+    name: 'two-piece polyurethane with a free sleeve',
+    shell: 'kept',
+    grease: 'the maker’s grease on all faces that turn, sleeve and sides',
+    tighten: 'in any position: firm on the sleeve, and it must swing',
+    anyPosition: true,
+  },
+  nylon: {
+    name: 'nylon',
+    shell: 'none',
+    grease: 'as its maker says; many carts’ run dry',
+    tighten: 'in any position: firm, and it must swing',
+    anyPosition: true,
+  },
+  bronze: {
+    name: 'bronze with a grease way',
+    shell: 'none',
+    grease: 'through its nipple until it comes out, again by distance',
+    tighten: 'in any position: on the bolt’s shoulder, and it must swing',
+    anyPosition: true,
+  },
+  threaded: {
+    name: 'threaded metal',
+    shell: 'none',
+    grease: 'through its nipple, wheels off the ground',
+    tighten: 'in any position: centred on its thread, and it must swing',
+    anyPosition: true,
+  },
+} as const satisfies Record<string, BushType>;
+export type BushTypeId = keyof typeof BUSH_TYPES;
+export const BUSH_TYPE_IDS = Object.keys(BUSH_TYPES) as [BushTypeId, ...BushTypeId[]];

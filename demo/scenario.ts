@@ -222,6 +222,7 @@ const rescue: DemoJob = {
     { part: 'plate', rating: 1480, typed: '1480' },
     { part: 'tyres', rating: 1640, typed: '1640' },
   ],
+  uboltBend: 'tube',
   pack: { eyeForm: 'upturned', seatShape: 'unknown', rusty: false },
   once: {
     blockHeight: '0',

@@ -6,7 +6,8 @@ import { axleMassIn } from '@/core/sheet/reading';
 import { type VerdictFigure, type VerdictState } from '@/core/verdict';
 import { type Defect } from './defect';
 import { CHECK_NAMES } from './fitText';
-import { travelKnown } from './travel';
+import { drivelineRead, travelKnown } from './travel';
+import { newUbolts } from './ubolts';
 import { type AxleView } from './job';
 import { assembledOf, axleSheetOf, type Assembled } from './sheet';
 import { surveyAnswers } from './survey';
@@ -56,6 +57,8 @@ export function knownOf(view: AxleView, refused: Known['refused']): Known {
     driven: AXLE_CLASSES[view.axle.axleClass].driven,
     heaviest: masses.length > 0 ? Math.max(...masses) : null,
     travel: travelKnown(view),
+    driveline: drivelineRead(view),
+    newUbolts: newUbolts(view),
   };
 }
 

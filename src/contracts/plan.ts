@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BENDS } from '@/core/fastener/uboltOrder';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { type KindId } from '@/core/suspension/registry';
@@ -120,13 +121,21 @@ export const changeSchema = z.discriminatedUnion('kind', [
     openTyped: typed,
     ...from,
   }),
+  z.object({
+    kind: z.literal('ubolts'),
+    leg: length(30, 700),
+    legTyped: typed,
+    /** Round over the axle tube, square over the pack. */
+    bend: z.enum(BENDS),
+    ...from,
+  }),
   z.object({ kind: z.literal('line'), item: z.enum(SLACK_ITEMS), by: length(0, 1000), byTyped: typed, ...from }),
 ]);
 export type ChangeRow = z.infer<typeof changeSchema>;
 export type ChangeKind = ChangeRow['kind'];
 
 /** What the springs know nothing of, on any axle: it ends the travel elsewhere. */
-export const FITTING_KINDS = ['stopPad', 'shocks', 'line'] as const satisfies readonly ChangeKind[];
+export const FITTING_KINDS = ['stopPad', 'shocks', 'ubolts', 'line'] as const satisfies readonly ChangeKind[];
 export const isFitting = (change: { kind: ChangeKind }): boolean =>
   (FITTING_KINDS as readonly ChangeKind[]).includes(change.kind);
 

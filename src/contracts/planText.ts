@@ -46,6 +46,8 @@ export function changeText(change: ChangeRow): string {
       return change.height === 0 ? 'pad under the stop out' : (part ?? `stop padded ${mm(change.heightTyped)}`);
     case 'shocks':
       return part ?? `shocks ${mm(change.shutTyped)} shut, ${mm(change.openTyped)} open`;
+    case 'ubolts':
+      return part ?? `new U-bolts, leg ${mm(change.legTyped)}`;
     case 'line':
       return `${SURVEY_TEXT[change.item]} ${mm(change.byTyped)} longer`;
     case 'overAxle':

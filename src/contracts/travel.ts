@@ -1,5 +1,7 @@
 import { TRAVEL_POINT_IDS, TRAVEL_POINTS, type TravelPoint } from '@/core/sheet/travel';
+import { type DrivelineRead } from '@/core/driveline/pinion';
 import { travelRows, type Known } from '@/core/fit/mustFit';
+import { DRIVELINE_POINTS } from '@/core/sheet/driveline';
 import { TODAY } from '@/core/travel/hubTravel';
 import { NO_FITTINGS, type Fittings, type TravelRead } from '@/core/travel/limits';
 import { FITTED_ITEMS } from '@/core/travel/survey';
@@ -7,6 +9,12 @@ import { type TravelVerdict } from '@/core/travel/travelRows';
 import { type Side } from '@/core/vehicle/side';
 import { type AxleView } from './job';
 import { isFitting, type ChangeRow } from './plan';
+
+/** Slopes and length of the drive shaft, as read before the work. */
+export const drivelineRead = ({ readings }: Pick<AxleView, 'readings'>): DrivelineRead =>
+  Object.fromEntries(
+    readings.flatMap((r) => (r.point in DRIVELINE_POINTS && r.phase === 'before' ? [[r.point, r.value]] : [])),
+  );
 
 /** What a plan puts in besides its springs. */
 export function fittingsOf(changes: readonly ChangeRow[]): Fittings {

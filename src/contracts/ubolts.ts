@@ -1,4 +1,7 @@
-import { uboltFacts, type UboltFacts } from '@/core/selection/uboltNeed';
+import { type UboltOrder } from '@/core/fastener/uboltOrder';
+import { type NewUbolts } from '@/core/fit/mustFit';
+import { uboltFacts, uboltNeed, type UboltFacts } from '@/core/selection/uboltNeed';
+import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { type AxleView } from './job';
 import { sheetOf } from './sheet';
 
@@ -9,3 +12,22 @@ export const uboltsOf = (view: AxleView): UboltFacts =>
     view.pack.uboltBend,
     view.readings.find((r) => r.point === 'uboltThread' && r.phase === 'before')?.typed ?? null,
   );
+
+/** The U-bolts that the plan as it stands needs; null while the pack is not known or it is no leaf spring. */
+export function uboltOrdersOf(view: AxleView): UboltOrder[] | null {
+  if (view.axle.suspension !== 'longitudinalLeaf') return null;
+  const { input } = assemble(sheetOf(view));
+  return uboltNeed(input, input.changes, uboltsOf(view));
+}
+
+/** Whether the new U-bolts of a plan span the stack that it makes; null where it holds none. */
+export function newUbolts(view: AxleView): NewUbolts | null {
+  const set = view.plan.changes.findLast((c) => c.kind === 'ubolts');
+  if (!set) return null;
+  const order = uboltOrdersOf(view)?.find((o) => o.bend === set.bend);
+  if (!order)
+    return { state: 'look', text: 'New U-bolts; what they clamp is not read far enough to say whether they reach.' };
+  const text = `New U-bolts with a leg of ${set.leg.toFixed(0)} mm; the stack as planned takes ${order.leg.toFixed(0)} to ${order.legMost.toFixed(0)} mm.`;
+  const fits = set.leg >= order.leg - 0.5 && set.leg <= order.legMost + 0.5;
+  return { state: fits ? 'fits' : 'does not fit', text };
+}

@@ -89,7 +89,9 @@ async function checkChanges(tx: Tx, before: JobView, changes: readonly ChangeRow
       message: 'A block on a steered axle is not offered: it can turn the axle under braking.',
       field: 'block',
     });
-  const kinds = changes.map((c) => c.kind).filter((k) => k !== 'addLeaf' && k !== 'removeLeaf');
+  const kinds = changes
+    .map((c) => (c.kind === 'line' ? `line:${c.item}` : c.kind))
+    .filter((k) => k !== 'addLeaf' && k !== 'removeLeaf');
   if (new Set(kinds).size < kinds.length)
     throw new ProblemError(422, {
       code: 'bad-input',

@@ -13,7 +13,7 @@ async function survey(page: Page, job: string, item: string, more: object): Prom
   expect(sent.ok()).toBe(true);
 }
 
-test('a lift whose hose is short, whose shock is shut before its stop and opens too soon is mended from the list', async ({
+test('a lift with a short hose, shocks that shut and open too soon, short U-bolts and a pinion turned up is mended from the list', async ({
   page,
   request,
 }) => {
@@ -28,10 +28,19 @@ test('a lift whose hose is short, whose shock is shut before its stop and opens 
   await survey(page, DEMO.planned, 'brakeHose', { slack: 120, slackTyped: '120' });
   await page.goto(`${DEMO.planned}/check#read`);
   await typeInto(page, 'Shock shut, left', '382');
+  await typeInto(page, 'Shock shut, right', '382');
   await typeInto(page, 'Shock open, left', '508');
   await typeInto(page, 'Shock open, right', '508');
+  for (const [field, value] of [
+    ['Slope of the output', '3'],
+    ['Slope of the shaft', '3.6'],
+    ['Slope of the pinion', '6'],
+    ['Shaft, joint to joint', '3200'],
+  ] as const)
+    await typeInto(page, field, value);
   await openTab(page, 'what binds');
-  for (const id of ['shockShut', 'shockLength', 'brakeHose'])
+  await expect(binding(page, 'driveline')).toHaveAttribute('data-state', 'look');
+  for (const id of ['shockShut', 'shockLength', 'threads', 'brakeHose'])
     await expect(binding(page, id)).toHaveAttribute('data-state', 'does not fit');
   const verdict = page.getByRole('status', { name: 'Verdict' });
   await expect(verdict).toContainText('STOP');
@@ -39,18 +48,19 @@ test('a lift whose hose is short, whose shock is shut before its stop and opens 
   await expect(page.getByRole('navigation', { name: 'Stations of this job' })).toContainText('STOP');
 
   // Each is mended by its own button; the list answers at once, and what one mend changes for another row shows.
-  for (const id of ['shockLength', 'shockShut', 'brakeHose']) {
+  for (const id of ['driveline', 'shockLength', 'shockShut', 'threads', 'brakeHose']) {
     const row = binding(page, id);
-    await expect(row).toHaveAttribute('data-state', 'does not fit');
     const saved = planSaved(page);
     await row.locator('.mend').click();
     await saved;
-    await expect(row).not.toHaveAttribute('data-state', 'does not fit');
+    await expect(row).toHaveAttribute('data-state', 'fits');
   }
+  await expect(page.locator('[data-binding][data-state="does not fit"]')).toHaveCount(0);
   const after = (await (await request.get(`/api${DEMO.planned}`)).json()) as JobView;
   const made = after.plan.changes.slice(changes.length);
-  expect(made.map((c) => c.kind)).toEqual(['shocks', 'stopPad', 'line']);
-  const shocks = made[0] as { shut: number; open: number };
+  expect(made.map((c) => c.kind)).toEqual(['wedge', 'shocks', 'stopPad', 'ubolts', 'line']);
+  expect(made[0]).toMatchObject({ thick: 'front' });
+  const shocks = made[1] as { shut: number; open: number };
   // Both ends of a shock move together: it is the same shock, longer.
   expect(shocks.shut - 382).toBe(shocks.open - 508);
 

@@ -13,6 +13,7 @@ import { slackVerdicts, type FittedItem, type SlackItem, type SurveyAnswer } fro
 import { type Side } from '../vehicle/side';
 import { type Verdict, type VerdictState } from '../verdict';
 import { type Asked, type KindCheck, type KindStanding } from '../suspension/registry';
+import { drivelineState, drivelineVerdict, type DrivelineRead } from '../driveline/pinion';
 import { wedgeText } from './wedge';
 
 /** What a lift or a turn of the axle moves; nothing on the sheet tells yet how far it may go. */
@@ -36,6 +37,12 @@ export interface SolvedFacts {
   noseUp?: number;
 }
 
+/** A set of U-bolts that the plan puts in: whether it spans the stack as built, in words. */
+export interface NewUbolts {
+  state: 'fits' | 'does not fit' | 'look';
+  text: string;
+}
+
 /** What people said, looked at and measured. */
 export interface Known {
   answer: (item: SafetyItem) => Answer;
@@ -48,6 +55,9 @@ export interface Known {
   driven: boolean;
   /** Mass on this axle with the heaviest load, kg; null when it was not weighed. */
   heaviest: number | null;
+  /** Slopes and length of the drive shaft. */
+  driveline?: DrivelineRead;
+  newUbolts?: NewUbolts | null;
   /** What ends the travel of each side, as read, and what the plan puts in that ends it elsewhere. */
   travel?: { read: Readonly<Record<Side, TravelRead>>; fittings: Fittings; absent: readonly FittedItem[] };
 }
@@ -64,7 +74,15 @@ export function mustFit(work: Work, facts: SolvedFacts | null, known: Known): Fi
   const rows: FitVerdict[] = [];
   const say = (item: FitItem, state: VerdictState, text = '') => rows.push({ item, state, text });
   for (const { reason } of known.refused) say('located', 'does not fit', reason);
-  rows.push(...work.own(facts?.own ?? null));
+  rows.push(
+    ...work
+      .own(facts?.own ?? null)
+      .map((row) =>
+        known.newUbolts && (row.item === 'threads' || row.item === 'runOut')
+          ? { item: row.item, ...known.newUbolts }
+          : row,
+      ),
+  );
   // Lines that somebody looked at under the vehicle; the card's own two questions cover the rest.
   for (const line of lineRows(facts?.travel ?? null, known)) {
     const answer = known.survey.find((a) => a.item === line.item)?.answer;
@@ -132,6 +150,13 @@ function sensed(lift: number | null): string {
     : 'Where a valve or sensor reads the height, a lowered frame reads as laden.';
 }
 
+/** The shaft's joints where they were read. */
+function drivelineRow(lift: number, noseUp: number | undefined, known: Known): FitVerdict | null {
+  if (!known.driven || !known.driveline) return null;
+  const state = drivelineState(known.driveline, lift, noseUp ?? 0, known.position);
+  return state && drivelineVerdict(state);
+}
+
 function movedRows(work: Work, lift: number, noseUp: number | undefined, known: Known): FitVerdict[] {
   const still = Math.abs(lift) < NOTHING.height;
   const straight = still && Math.abs(noseUp ?? 0) < NOTHING.turn;
@@ -155,12 +180,13 @@ function movedRows(work: Work, lift: number, noseUp: number | undefined, known: 
       'Its length stays.',
       `It stands ${by} further ${lift > 0 ? 'out' : 'in'}: look at what is left.`,
     ),
-    row(
-      'driveline',
-      !known.driven || straight,
-      known.driven ? 'The axle neither rises nor turns.' : 'No shaft drives this axle.',
-      `${pinion} and the shaft’s angles change${wedge}.`,
-    ),
+    drivelineRow(lift, noseUp, known) ??
+      row(
+        'driveline',
+        !known.driven || straight,
+        known.driven ? 'The axle neither rises nor turns.' : 'No shaft drives this axle.',
+        `${pinion} and the shaft’s angles change${wedge}.`,
+      ),
     row(
       'steering',
       !known.steered || straight,

@@ -1,12 +1,20 @@
 import { COMMON_POINTS } from '../sheet/common';
 import { type Point } from '../sheet/point';
+import { DRIVELINE_POINTS } from '../sheet/driveline';
 import { TRAVEL_POINTS } from '../sheet/travel';
 import { COIL_POINTS } from '../suspension/coilBeam/points';
 import { TANDEM_POINTS } from '../suspension/tandem/points';
 import { LEAF_POINTS } from '../suspension/longitudinalLeaf/points';
 
 /** Every point that can be measured, of any kind of axle, in measuring order: those of every axle, then those of each kind. */
-export const POINTS = { ...COMMON_POINTS, ...LEAF_POINTS, ...COIL_POINTS, ...TANDEM_POINTS, ...TRAVEL_POINTS };
+export const POINTS = {
+  ...COMMON_POINTS,
+  ...LEAF_POINTS,
+  ...COIL_POINTS,
+  ...TANDEM_POINTS,
+  ...TRAVEL_POINTS,
+  ...DRIVELINE_POINTS,
+};
 export type PointId = keyof typeof POINTS;
 export const POINT_IDS = Object.keys(POINTS) as PointId[];
 export type GroupId = (typeof POINTS)[PointId]['group'];

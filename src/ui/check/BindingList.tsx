@@ -2,23 +2,31 @@
 import { Fragment, useState } from 'react';
 import Link from 'next/link';
 import { decimalText } from '@/core/units/format';
-import { type Mend } from '@/core/travel/mends';
 import { Marked } from '../controls/Mark';
 import { Length, PlusMinus, useLengthText } from '../measured/Figure';
 import { useWords } from '../measured/Quantity';
 import { useView } from '../theme/Providers';
-import { type Binding } from './bindings';
+import { type Binding, type PlanMend } from './bindings';
 
 interface Props {
   jobId: string;
   rows: readonly Binding[];
-  onMend: (row: Binding, mend: Mend) => void;
+  onMend: (row: Binding, mend: PlanMend) => void;
   working: (row: Binding) => readonly string[];
 }
 
-/** A bar this far from zero fills its half, mm. */
-const WIDEST = 120;
-const share = (value: number): number => Math.max(-50, Math.min(50, (50 * value) / WIDEST));
+/** A bar this far from zero fills its half: mm, and rad. */
+const WIDEST = { length: 120, angle: 0.1 };
+
+const degrees = (rad: number): string => `${decimalText((rad * 180) / Math.PI, 1)}°`;
+
+/** A figure of a row, in the row's own unit. */
+const Left = ({ row, value, signed = false }: { row: Binding; value: number; signed?: boolean }) =>
+  row.dimension === 'angle' ? (
+    <span className="figure">{degrees(value)}</span>
+  ) : (
+    <Length mm={value} unit={false} signed={signed} />
+  );
 
 /** Everything that binds, tightest first: what was left, what will be left, and what would mend it. */
 export function BindingList({ jobId, rows, onMend, working }: Props) {
@@ -26,12 +34,22 @@ export function BindingList({ jobId, rows, onMend, working }: Props) {
   const words = useWords();
   const text = useLengthText();
   const { lengths } = useView();
-  const mendText = (mend: Mend): string =>
-    mend.kind === 'stopPad'
-      ? `pad the stop ${text(mend.height)}`
-      : mend.kind === 'line'
-        ? `${text(mend.by)} longer`
-        : `shocks ${text(mend.shut)} to ${text(mend.open)}`;
+  const mendText = (mend: PlanMend): string => {
+    switch (mend.kind) {
+      case 'stopPad':
+        return `pad the stop ${text(mend.height)}`;
+      case 'line':
+        return `${text(mend.by)} longer`;
+      case 'shock':
+        return `shocks ${text(mend.shut)} to ${text(mend.open)}`;
+      case 'ubolts':
+        return `new set, leg ${text(mend.leg)}`;
+      case 'wedge':
+        return mend.wedge
+          ? `wedge ${decimalText((mend.wedge.angle * 180) / Math.PI, 1)}°, thick end to the ${mend.wedge.thick}`
+          : 'wedge out';
+    }
+  };
   return (
     <table className="plain bindings">
       <thead>
@@ -63,7 +81,7 @@ export function BindingList({ jobId, rows, onMend, working }: Props) {
                 </button>{' '}
                 <span className="muted small">{row.limit}</span>
               </td>
-              <td className="number was">{row.was === null ? '' : <Length mm={row.was} unit={false} />}</td>
+              <td className="number was">{row.was === null ? '' : <Left row={row} value={row.was} />}</td>
               <td className="number">
                 {row.will === null ? (
                   ''
@@ -76,7 +94,11 @@ export function BindingList({ jobId, rows, onMend, working }: Props) {
                   <>
                     {' '}
                     <span className="muted small">
-                      <PlusMinus mm={row.half90} unit={false} />
+                      {row.dimension === 'angle' ? (
+                        `± ${degrees(row.half90)}`
+                      ) : (
+                        <PlusMinus mm={row.half90} unit={false} />
+                      )}
                     </span>
                   </>
                 ) : null}
@@ -98,12 +120,16 @@ export function BindingList({ jobId, rows, onMend, working }: Props) {
                     {row.mend.gives === null ? null : (
                       <span className="new">
                         {' '}
-                        → <Length mm={row.mend.gives} signed unit={false} />
+                        → <Left row={row} value={row.mend.gives} signed />
                       </span>
                     )}
                   </button>
                 ) : row.id === 'stopGap' && row.state !== 'fits' ? (
                   <span className="muted small">higher, or a shorter stop</span>
+                ) : row.id === 'threads' && row.state !== 'fits' ? (
+                  <Link className="link" href={`/jobs/${jobId}/measure#list`} prefetch={false}>
+                    say what their bend lies round
+                  </Link>
                 ) : row.limit === '' && row.state !== 'fits' ? (
                   <Link className="link" href={`/jobs/${jobId}/choose#fit`} prefetch={false}>
                     at Choose
@@ -132,8 +158,9 @@ export function BindingList({ jobId, rows, onMend, working }: Props) {
 
 /** From zero to the right what is left, to the left what is lacking; the old one dashed above the new one. */
 function SpareBar({ row }: { row: Binding }) {
+  const widest = row.dimension === 'angle' ? WIDEST.angle : WIDEST.length;
   const bar = (value: number) => {
-    const to = share(value);
+    const to = Math.max(-50, Math.min(50, (50 * value) / widest));
     return { left: `${50 + Math.min(0, to)}%`, width: `${Math.abs(to)}%` };
   };
   return (

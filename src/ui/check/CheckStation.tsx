@@ -3,7 +3,6 @@ import { useMemo, useState } from 'react';
 import { fitRows } from '@/contracts/fit';
 import { type ChangeKind } from '@/contracts/plan';
 import { isCheckBegun } from '@/contracts/travel';
-import { type Mend } from '@/core/travel/mends';
 import { type SlackItem } from '@/core/travel/survey';
 import { completeLine, type DraftLine } from '../choose/planDraft';
 import { PlanEditor } from '../choose/PlanEditor';
@@ -18,7 +17,7 @@ import { useWords } from '../measured/Quantity';
 import { type Typed } from '../measured/TypedField';
 import { SurveySheet } from '../measure/SurveySheet';
 import { BindingList } from './BindingList';
-import { bindingsOf, unreadOf, type Binding } from './bindings';
+import { bindingsOf, unreadOf, type Binding, type PlanMend } from './bindings';
 import { ReadHere } from './ReadHere';
 import { TravelStage } from './TravelStage';
 import { useTravel } from './useTravel';
@@ -27,12 +26,17 @@ import { workingOf } from './working';
 const mm = (value: number): Typed => ({ value, typed: `${value} mm` });
 
 /** The plan's lines with a mend made: one pad, one pair of shocks, one figure for each line between frame and axle. */
-function withMend(lines: readonly DraftLine[], row: Binding, mend: Mend): DraftLine[] {
-  const put = (kind: ChangeKind, values: DraftLine['values'], item?: SlackItem): DraftLine[] => {
+function withMend(lines: readonly DraftLine[], row: Binding, mend: PlanMend): DraftLine[] {
+  const put = (
+    kind: ChangeKind,
+    values: DraftLine['values'],
+    { item, ...more }: Pick<DraftLine, 'item' | 'bend' | 'thick'> = {},
+  ): DraftLine[] => {
     const had = lines.find((line) => line.kind === kind && line.item === item);
     const next: DraftLine = {
       ...{ key: had?.key ?? crypto.randomUUID(), kind, values, source: 'measured' as const },
       ...(item && { item }),
+      ...more,
     };
     return had ? lines.map((line) => (line === had ? next : line)) : [...lines, next];
   };
@@ -42,7 +46,19 @@ function withMend(lines: readonly DraftLine[], row: Binding, mend: Mend): DraftL
     case 'shock':
       return put('shocks', { shut: mm(mend.shut), open: mm(mend.open) });
     case 'line':
-      return put('line', { by: mm(mend.by) }, row.id as SlackItem);
+      return put('line', { by: mm(mend.by) }, { item: row.id as SlackItem });
+    case 'ubolts':
+      return put('ubolts', { leg: mm(mend.leg) }, { bend: mend.bend });
+    case 'wedge': {
+      const { wedge } = mend;
+      if (!wedge) return lines.filter((line) => line.kind !== 'wedge');
+      const turned = Number(((wedge.angle * 180) / Math.PI).toFixed(1));
+      return put(
+        'wedge',
+        { angle: { value: wedge.angle, typed: `${turned}°` }, height: mm(wedge.height) },
+        { thick: wedge.thick },
+      );
+    }
   }
 }
 

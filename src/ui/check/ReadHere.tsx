@@ -1,4 +1,6 @@
 'use client';
+import { AXLE_CLASSES } from '@/core/sheet/axleClass';
+import { DRIVELINE_POINT_IDS, DRIVELINE_POINTS } from '@/core/sheet/driveline';
 import { TRAVEL_POINTS, type TravelPoint } from '@/core/sheet/travel';
 import { type FittedItem } from '@/core/travel/survey';
 import { SIDES } from '@/core/vehicle/side';
@@ -63,6 +65,21 @@ export function ReadHere({ job }: { job: JobHandle }) {
           </section>
         );
       })}
+      {AXLE_CLASSES[view.axle.axleClass].driven ? (
+        <section className="group" aria-label="Drive shaft">
+          <header>
+            <h3>Drive shaft</h3>
+          </header>
+          <div className="read-here">
+            {DRIVELINE_POINT_IDS.map((point) => (
+              <div key={point}>
+                <ReadingField job={job} point={point} />
+                <p className="muted small">{DRIVELINE_POINTS[point].howTo}</p>
+              </div>
+            ))}
+          </div>
+        </section>
+      ) : null}
     </div>
   );
 }

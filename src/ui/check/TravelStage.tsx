@@ -461,7 +461,7 @@ function AxleFromBehind({
         <text
           key={side}
           x={s.x(side === 'left' ? -half : half)}
-          y={s.y(-radius) + 20}
+          y={s.y(-now - radius) + 20}
           textAnchor={side === 'left' ? 'start' : 'end'}
         >
           {side}

@@ -1,5 +1,10 @@
 import { type FitRow } from '@/contracts/fit';
 import { SURVEY_TEXT } from '@/contracts/surveyText';
+import { uboltOrdersOf } from '@/contracts/ubolts';
+import { drivelineState, UNEQUAL_HALF } from '@/core/driveline/pinion';
+import { wedgeFor, wedgeTurn, type Wedge } from '@/core/driveline/wedgeMend';
+import { LEAST_THREADS } from '@/core/fastener/ubolt';
+import { type Bend } from '@/core/fastener/uboltOrder';
 import { type TravelPoint } from '@/core/sheet/travel';
 import { mended, mendOf, type Mend } from '@/core/travel/mends';
 import { TRAVEL_ITEMS, type TravelItem, type TravelVerdict } from '@/core/travel/travelRows';
@@ -7,6 +12,9 @@ import { SLACK_ITEMS, type SlackItem, type SlackVerdict } from '@/core/travel/su
 import { type Dimension } from '@/core/units/units';
 import { worstFirst, type VerdictState } from '@/core/verdict';
 import { travelOf, type Travel } from './useTravel';
+
+/** A mend as the plan holds it: what ends the travel elsewhere, new U-bolts, a wedge. */
+export type PlanMend = Mend | { kind: 'ubolts'; leg: number; bend: Bend } | { kind: 'wedge'; wedge: Wedge | null };
 
 /** One line of what binds. */
 export interface Binding {
@@ -22,7 +30,7 @@ export interface Binding {
   least: number;
   state: VerdictState;
   text: string;
-  mend: { mend: Mend; gives: number | null } | null;
+  mend: { mend: PlanMend; gives: number | null } | null;
   wants: TravelPoint[];
 }
 
@@ -41,6 +49,12 @@ const NAMES: Record<TravelItem, string> = {
   tyreToArch: 'Tyre to body',
   stopGap: 'Bump stop',
   shockLength: 'Shock open',
+};
+
+const OWN_NAMES: Readonly<Record<string, string>> = {
+  threads: 'U-bolts',
+  runOut: 'U-bolt nuts on their thread',
+  driveline: 'Shaft joints',
 };
 
 const isTravel = (item: string): boolean => (TRAVEL_ITEMS as readonly string[]).includes(item);
@@ -85,6 +99,36 @@ export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
           : null,
     };
   });
+  const orders = uboltOrdersOf(travel.planned);
+  const own = (row: FitRow): Pick<Binding, 'limit' | 'was' | 'will' | 'least' | 'mend'> => {
+    const figure = row.figure;
+    const none = { limit: '', was: null, will: null, least: 0, mend: null };
+    switch (row.subject) {
+      case 'threads': {
+        const order = orders?.length === 1 ? orders[0]! : null;
+        return {
+          limit: `${LEAST_THREADS} threads beyond the nut`,
+          was: travel.planned.readings.find((r) => r.point === 'uboltExposed' && r.phase === 'before')?.value ?? null,
+          will: figure?.value ?? null,
+          least: figure?.limit ?? 0,
+          mend:
+            row.state === 'does not fit' && order
+              ? { mend: { kind: 'ubolts', leg: order.leg, bend: order.bend }, gives: null }
+              : null,
+        };
+      }
+      case 'driveline':
+        return {
+          limit: 'joints equal within 1°',
+          was: wasUnequal(travel),
+          will: figure?.value ?? null,
+          least: 0,
+          mend: row.state === 'look' && figure ? wedgeMend(travel, figure.value) : null,
+        };
+      default:
+        return figure?.dimension === 'length' ? { ...none, will: figure.margin } : none;
+    }
+  };
   const rest = fit
     // What the inspection found is mended there.
     .filter(
@@ -92,18 +136,41 @@ export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
         !isTravel(row.subject) &&
         !isLine(row.subject) &&
         !row.subject.startsWith('inspect:') &&
-        !row.toldOnly &&
+        !(row.toldOnly && row.figure === null) &&
+        // A nut that has no thread left is told once.
+        !(row.subject === 'runOut' && fit.some((r) => r.subject === 'threads' && r.state === 'does not fit')) &&
         row.state !== 'not checked',
     )
     .map((row): Binding => ({
-      ...{ id: row.subject, name: row.name, limit: '', state: row.state, text: row.reason, wants: [], mend: null },
-      ...{ dimension: row.figure?.dimension ?? 'length', was: null, half90: null },
-      will: row.figure && row.figure.dimension === 'length' ? row.figure.margin : null,
-      least: 0,
+      ...{ id: row.subject, name: OWN_NAMES[row.subject] ?? row.name, state: row.state, text: row.reason, wants: [] },
+      ...{ dimension: row.figure?.dimension ?? 'length', half90: row.subject === 'driveline' ? UNEQUAL_HALF : null },
+      ...own(row),
     }));
-  const tight = (row: Binding): number => (row.will === null ? Infinity : row.will - row.least);
+  // A figure that is no length stands behind those that are.
+  const tight = (row: Binding): number =>
+    row.will === null || row.dimension !== 'length' ? Infinity : row.will - row.least;
   return [...ends, ...lines, ...rest].toSorted((p, q) => worstFirst(p, q) || tight(p) - tight(q));
 }
+
+/** How far from parallel the pinion was as it came in, rad. */
+const wasUnequal = ({ known }: Travel): number | null => {
+  const state = known.driveline && drivelineState(known.driveline, 0, 0, known.position);
+  return state ? state.angles.unequal : null;
+};
+
+/** A wedge in place of the planned one; only under a rear axle's leaf spring: in front it would turn caster. */
+function wedgeMend({ planned, known }: Travel, unequal: number): Binding['mend'] {
+  const { arrangement } = planned.axle;
+  if (planned.axle.suspension !== 'longitudinalLeaf' || known.position === 'front' || arrangement === null) return null;
+  const over = planned.plan.changes.some((c) => c.kind === 'overAxle') ? 'over' : arrangement;
+  const now = planned.plan.changes.findLast((c) => c.kind === 'wedge') ?? null;
+  const seat = planned.readings.find((r) => r.point === 'uboltSpacing' && r.phase === 'before')?.value ?? USUAL_SEAT;
+  const wedge = wedgeFor(unequal, now, over, seat);
+  const turned = (w: typeof now | typeof wedge) => (w ? wedgeTurn(w, over) : 0);
+  return { mend: { kind: 'wedge', wedge }, gives: unequal + turned(wedge) - turned(now) };
+}
+/** Length of a wedge along its spring where nobody read the U-bolts' spacing, mm. */
+const USUAL_SEAT = 130;
 
 /** What nobody looked at yet, by name. */
 export const unreadOf = (rows: readonly Binding[], fit: readonly FitRow[]): string[] => [

@@ -154,6 +154,18 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
                 onPick={(thick) => replace(line.key, { thick })}
               />
             ) : null}
+            {CHANGES[line.kind].forms === 'bend' ? (
+              <Chips
+                label="Their bend lies round"
+                shown
+                options={[
+                  { id: 'tube', name: 'the axle tube' },
+                  { id: 'pack', name: 'the pack' },
+                ]}
+                value={line.bend ?? null}
+                onPick={(bend) => replace(line.key, { bend })}
+              />
+            ) : null}
             {CHANGES[line.kind].forms === 'coilEnds' ? (
               <div className="facts-row">
                 <Chips

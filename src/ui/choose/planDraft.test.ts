@@ -64,6 +64,7 @@ const stored: ChangeRow[] = [
   { kind: 'hitch', by: -50, byTyped: '-50' },
   { kind: 'stopPad', height: 20, heightTyped: '20' },
   { kind: 'shocks', shut: 352, shutTyped: '352', open: 570, openTyped: '570' },
+  { kind: 'ubolts', leg: 205, legTyped: '205', bend: 'tube' },
   { kind: 'line', item: 'brakeHose', by: 40, byTyped: '40' },
 ];
 

@@ -3,6 +3,7 @@ import { type FieldRule } from '@/core/units/parse';
 import { countRule, lengthRule, TURNS_RULE } from '@/core/units/rules';
 import { type CoilEnds } from '@/core/mechanics/coil/coil';
 import { type SlackItem } from '@/core/travel/survey';
+import { type Bend } from '@/core/fastener/uboltOrder';
 import { type EyeForm } from '@/core/mechanics/leafpack/eyes';
 import { type Typed } from '../measured/TypedField';
 
@@ -18,7 +19,7 @@ interface PlanField {
 /** What each kind of change asks for. */
 export const CHANGES: Record<
   ChangeKind,
-  { name: string; fields: readonly PlanField[]; forms?: 'eyes' | 'coilEnds' | 'thickEnd'; inHand?: string }
+  { name: string; fields: readonly PlanField[]; forms?: 'eyes' | 'coilEnds' | 'thickEnd' | 'bend'; inHand?: string }
 > = {
   addLeaf: {
     name: 'Leaf added',
@@ -165,6 +166,13 @@ export const CHANGES: Record<
       { id: 'open', label: 'Open, bolt to bolt', rule: lengthRule(100, 1400, 540) },
     ],
   },
+  ubolts: {
+    name: 'New U-bolts',
+    forms: 'bend',
+    fields: [
+      { id: 'leg', label: 'Leg inside the bend', rule: lengthRule(30, 700, 200), hint: 'from the bend to the end' },
+    ],
+  },
   line: {
     name: 'Longer line',
     fields: [{ id: 'by', label: 'Slack gained', rule: lengthRule(0, 1000, 40), hint: 'a longer one, or another clip' }],
@@ -201,6 +209,8 @@ export interface DraftLine {
   used?: boolean;
   /** A pack is taken from the shelf whole, never typed. */
   pack?: PackChange;
+  /** Of new U-bolts. */
+  bend?: Bend;
   /** Which line between frame and axle is longer. */
   item?: SlackItem;
 }
@@ -222,6 +232,10 @@ export function completeLine(line: DraftLine): ChangeRow | undefined {
   if (line.kind === 'coil') {
     if (!line.ends) return undefined;
     entries.push(['ends', line.ends], ['used', line.used ?? false], ['source', line.source]);
+  }
+  if (line.kind === 'ubolts') {
+    if (!line.bend) return undefined;
+    entries.push(['bend', line.bend]);
   }
   if (line.kind === 'line') entries.push(['item', line.item]);
   if (line.kind === 'springs') entries.push(['used', line.used ?? false], ['source', line.source]);
@@ -256,5 +270,6 @@ export function lineOf(change: ChangeRow, index: number): DraftLine {
     ...((change.kind === 'coil' || change.kind === 'springs') && { used: change.used }),
     ...(change.kind === 'pack' && { pack: change }),
     ...(change.kind === 'line' && { item: change.item }),
+    ...(change.kind === 'ubolts' && { bend: change.bend }),
   };
 }

@@ -1,4 +1,4 @@
-import { type UboltVerdict } from '../../fastener/ubolt';
+import { LEAST_THREADS, type UboltVerdict } from '../../fastener/ubolt';
 import { stressVerdict, type StandingStress } from '../../mechanics/leafpack/stress';
 import { type Verdict, type VerdictState } from '../../verdict';
 import { type BuiltState, type KindWork } from '../kind';
@@ -40,7 +40,18 @@ function uboltRows({ threadsRead }: LeafAsked, ubolt: UboltVerdict | 'new set' |
   if (ubolt) {
     // A nut that has run out of thread does not stay on it.
     const runOut = ubolt.engagement === 'does not fit' ? 'does not fit' : ubolt.runOut;
-    return both(ubolt.engagement, runOut, ubolt.reason);
+    const [threads, run] = both(ubolt.engagement, runOut, ubolt.reason);
+    if (ubolt.threadsLeft === 0) return [threads!, run!];
+    const limit = (LEAST_THREADS * ubolt.exposedAfter) / ubolt.threadsLeft;
+    const { exposedAfter: value } = ubolt;
+    const figure = {
+      quantity: 'thread beyond the nut',
+      dimension: 'length' as const,
+      value,
+      limit,
+      margin: value - limit,
+    };
+    return [{ ...threads!, figure }, run!];
   }
   const text = threadsRead ? 'Not solved yet.' : 'Thread showing and pitch are not measured.';
   return both('not checked', 'not checked', text);

@@ -1,0 +1,39 @@
+import { type FieldRule } from '../units/parse';
+import { lengthRule } from '../units/rules';
+import { point, type Point } from './point';
+
+const SLOPE: FieldRule = { dimension: 'angle', unit: 'deg', min: -0.7, max: 0.7 };
+
+/** What a drive shaft's joints are reckoned from, read at ride height with an angle gauge. Asked for only where the axle is driven. */
+export const DRIVELINE_POINTS = {
+  outputSlope: point(
+    'driveline',
+    'Slope of the output',
+    'Flange or housing of the gearbox or transfer box; plus where it goes down towards the axle.',
+    SLOPE,
+    0.009,
+  ),
+  shaftSlope: point(
+    'driveline',
+    'Slope of the shaft',
+    'Along its tube; plus where it goes down towards the axle.',
+    SLOPE,
+    0.009,
+  ),
+  pinionSlope: point(
+    'driveline',
+    'Slope of the pinion',
+    'Flange or a machined face of the axle; plus where its nose points up.',
+    SLOPE,
+    0.009,
+  ),
+  shaftLength: point(
+    'driveline',
+    'Shaft, joint to joint',
+    'Between the middles of its joints.',
+    lengthRule(150, 4000, 1200),
+    5,
+  ),
+} as const satisfies Record<string, Point>;
+export type DrivelinePoint = keyof typeof DRIVELINE_POINTS;
+export const DRIVELINE_POINT_IDS = Object.keys(DRIVELINE_POINTS) as DrivelinePoint[];

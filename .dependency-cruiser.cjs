@@ -29,7 +29,10 @@ module.exports = {
     core('sheet', 'units/', 'vehicle/', 'thread/', 'estimate/', 'material/'),
     core('mechanics', 'material/'),
     core('fastener', 'estimate/', 'thread/', 'units/'),
-    core('travel', 'vehicle/', 'suspension/kind'),
+    core('travel', 'sheet/', 'vehicle/', 'suspension/kind'),
+    core('driveline', 'sheet/', 'mechanics/'),
+    core('bush'),
+    core('steering'),
     // A prediction knows kinds of suspension only by their narrow interface.
     core('prediction', 'estimate/', 'vehicle/', 'material/', 'travel/', 'suspension/kind'),
     // No kind knows another one, nor the list of them.
@@ -48,7 +51,7 @@ module.exports = {
     core('parts', 'units/'),
     core('inspection', 'units/'),
     core('procedure', 'units/'),
-    core('fit', ...INPUTS, 'mechanics/', 'fastener/', 'travel/', 'suspension/registry', 'procedure/'),
+    core('fit', ...INPUTS, 'mechanics/', 'fastener/', 'travel/', 'driveline/', 'suspension/registry', 'procedure/'),
     core('height', ...SPRINGS, 'measure/'),
     core('bench', ...SPRINGS, 'measure/', 'parts/'),
     core('quick', ...SPRINGS),

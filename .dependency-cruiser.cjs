@@ -33,6 +33,7 @@ module.exports = {
     core('driveline', 'sheet/', 'mechanics/'),
     core('bush'),
     core('steering'),
+    core('handbook', ...INPUTS, 'mechanics/', 'fastener/', 'bush/', 'travel/', 'steering/', 'driveline/'),
     // A prediction knows kinds of suspension only by their narrow interface.
     core('prediction', 'estimate/', 'vehicle/', 'material/', 'travel/', 'suspension/kind'),
     // No kind knows another one, nor the list of them.

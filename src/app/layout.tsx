@@ -22,6 +22,7 @@ import '@/ui/theme/candidates.css';
 import '@/ui/theme/board.css';
 import '@/ui/theme/workbench.css';
 import '@/ui/theme/check.css';
+import '@/ui/theme/handbook.css';
 import '@/ui/theme/narrow.css';
 
 export const metadata: Metadata = { title: 'Gravelwort', description: 'Predict and prove ride height' };

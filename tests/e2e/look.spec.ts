@@ -10,6 +10,8 @@ const PAGES = {
   instruments: '/instruments',
   guide: '/guide',
   shelf: '/shelf',
+  handbook: '/handbook',
+  check: `${DEMO.planned}/check`,
   bench: '/bench?pack=5a1e0009-0000-4000-8000-000000000002&beside=5a1e0009-0000-4000-8000-000000000006',
   choose: `${DEMO.planned}/choose`,
   build: `${DEMO.planned}/build`,

@@ -2,13 +2,13 @@ import { type Thread } from '../thread/thread';
 
 /** Property classes of metric bolts and grades of inch bolts, by their head marks. */
 export const GRADES = {
-  '8.8': { system: 'metric', mark: '8.8 in figures' },
-  '10.9': { system: 'metric', mark: '10.9 in figures' },
-  '12.9': { system: 'metric', mark: '12.9 in figures' },
-  'grade 2': { system: 'unified', mark: 'no lines' },
-  'grade 5': { system: 'unified', mark: '3 lines, 120° apart' },
-  'grade 8': { system: 'unified', mark: '6 lines, 60° apart' },
-} as const satisfies Record<string, { system: Thread['system']; mark: string }>;
+  '8.8': { system: 'metric', mark: '8.8 in figures', lines: null },
+  '10.9': { system: 'metric', mark: '10.9 in figures', lines: null },
+  '12.9': { system: 'metric', mark: '12.9 in figures', lines: null },
+  'grade 2': { system: 'unified', mark: 'no lines', lines: 'no lines' },
+  'grade 5': { system: 'unified', mark: '3 lines, 120° apart', lines: '3 lines' },
+  'grade 8': { system: 'unified', mark: '6 lines, 60° apart', lines: '6 lines' },
+} as const satisfies Record<string, { system: Thread['system']; mark: string; lines: string | null }>;
 export type Grade = keyof typeof GRADES;
 export const GRADE_IDS = Object.keys(GRADES) as [Grade, ...Grade[]];
 

@@ -78,6 +78,7 @@ export function echoText(value: number, unit: UnitId): string {
     if (unit === 'in' || unit === 'ft') return `${decimalText(value / 25.4, 3)} in = ${mm}`;
     return `${mm} = ${decimalText(value / 25.4, 3)} in`;
   }
+  if (unit === 'thread') return `${mm} across its thread`;
   if (UNITS[unit].dimension === 'mass')
     return `${decimalText(value, 1)} kg = ${decimalText(fromCore(value, 'lb'), 1)} lb`;
   if (UNITS[unit].dimension === 'force')

@@ -23,6 +23,7 @@ const wordOf = ({ state, open }: Station): string => {
 const PLACES = [
   { id: 'shelf', name: 'Shelf', state: 'parts' },
   { id: 'bench', name: 'Bench', state: 'packs' },
+  { id: 'handbook', name: 'Handbook', state: 'sums' },
   { id: 'instruments', name: 'Instruments', state: 'live' },
 ] as const;
 export type PlaceId = (typeof PLACES)[number]['id'];
@@ -37,7 +38,7 @@ interface Props {
 export function StationTape({ jobId, states, current }: Props) {
   // On a phone the bar under the thumb holds what is done at the vehicle; the rest opens over it.
   const [all, setAll] = useState(false);
-  const main = (id: string) => id === current || id === 'measure' || id === 'build';
+  const main = (id: string) => id === current || id === 'measure' || id === 'build' || id === 'handbook';
   return (
     <nav className={all ? 'tape all' : 'tape'} aria-label={jobId ? 'Stations of this job' : 'Gravelwort'}>
       <Link className="mark" href="/">
@@ -68,7 +69,14 @@ export function StationTape({ jobId, states, current }: Props) {
             ))
           : null}
         {PLACES.map((place, k) => (
-          <li key={place.id} className={jobId ? `place ${k === 0 ? 'first' : ''}` : 'main'}>
+          <li
+            key={place.id}
+            className={[
+              jobId ? 'place' : '',
+              jobId && k === 0 ? 'first' : '',
+              (jobId ? main(place.id) : place.id !== 'instruments' || current === place.id) ? 'main' : '',
+            ].join(' ')}
+          >
             <Link href={`/${place.id}`} aria-current={current === place.id ? 'page' : undefined} prefetch={false}>
               <span className="name">{place.name}</span>
               <span className="state">{place.state}</span>

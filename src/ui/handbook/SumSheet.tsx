@@ -1,0 +1,171 @@
+'use client';
+import { useMemo } from 'react';
+import { CoreError } from '@/core/errors';
+import { SumInput, type Sum, type SumFigure } from '@/core/handbook/sum';
+import { decimalText } from '@/core/units/format';
+import { parseMeasured } from '@/core/units/parse';
+import { fromCore } from '@/core/units/units';
+import { Chips } from '../controls/Chips';
+import { Marked } from '../controls/Mark';
+import { Length } from '../measured/Figure';
+import { Quantity, useWords } from '../measured/Quantity';
+import { TypedField } from '../measured/TypedField';
+import { useView } from '../theme/Providers';
+
+interface Props {
+  sum: Sum;
+  /** As typed and chosen; what is absent stands at its example. */
+  texts: Readonly<Record<string, string>>;
+  onText: (id: string, text: string) => void;
+}
+
+/** One sum: what goes in, the answer large, how it comes out, and what it does not tell. */
+export function SumSheet({ sum, texts, onText }: Props) {
+  const words = useWords();
+  const fields = sum.fields.map((field) => {
+    const text = texts[field.id] ?? field.example;
+    const read = parseMeasured(text, field.rule);
+    return { field, text, value: read.kind === 'ok' ? read.value : null };
+  });
+  const text = JSON.stringify([fields.map((f) => [f.field.id, f.text, f.value]), texts]);
+  const { answer, wrong } = useMemo(() => {
+    const chosen = Object.fromEntries(
+      (sum.choices ?? []).map(({ id, options }) => [
+        id,
+        options.some((o) => o.id === texts[id]) ? texts[id]! : options[0]!.id,
+      ]),
+    );
+    if (fields.some((f) => f.value === null)) return { answer: null, wrong: null };
+    try {
+      const input = new SumInput(
+        Object.fromEntries(fields.map((f) => [f.field.id, f.value!])),
+        Object.fromEntries(fields.map((f) => [f.field.id, f.text])),
+        chosen,
+      );
+      return { answer: sum.answer(input), wrong: null };
+    } catch (error) {
+      if (error instanceof CoreError) return { answer: null, wrong: error };
+      throw error;
+    }
+    // The texts say all that goes in.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [sum, text]);
+  const [lead, ...more] = answer?.figures ?? [];
+  const nameOf = (id: string) => [...sum.fields, ...(sum.choices ?? [])].find((f) => f.id === id)?.label ?? id;
+  return (
+    <section className="sheet sum" aria-label={sum.title}>
+      <header className="sheet-head">
+        <h2>{sum.title}</h2>
+      </header>
+      <div className="sum-answer" aria-live="polite" data-testid="answer">
+        {lead ? (
+          <>
+            <p className="verdict-great">
+              <span className="muted">{lead.label}</span>
+              <strong>
+                <SumValue figure={lead} />
+              </strong>
+            </p>
+            {lead.between ? (
+              <p className="muted">
+                nine in ten between <SumValue figure={{ ...lead, value: lead.between[0] }} /> and{' '}
+                <SumValue figure={{ ...lead, value: lead.between[1] }} />
+              </p>
+            ) : null}
+            <dl className="facts">
+              {more.map((figure) => (
+                <div key={figure.label}>
+                  <dt>{figure.label}</dt>
+                  <dd>
+                    <SumValue figure={figure} />
+                  </dd>
+                </div>
+              ))}
+            </dl>
+            {answer!.words.map((line) => (
+              <p key={line}>
+                {line.startsWith('STOP') ? (
+                  <>
+                    <span className="stop-word">STOP</span> {words(line.slice(5))}
+                  </>
+                ) : line.startsWith('look: ') ? (
+                  <Marked kind="look">{words(line.slice(6))}</Marked>
+                ) : (
+                  words(line)
+                )}
+              </p>
+            ))}
+          </>
+        ) : (
+          <p className="look" role="alert">
+            {wrong ? `${nameOf(wrong.field)}: ${wrong.message}` : 'A figure is missing or cannot be read.'}
+          </p>
+        )}
+      </div>
+      <div className="read-here">
+        {fields.map(({ field, text: typed, value }) => (
+          <TypedField
+            key={field.id}
+            label={field.label}
+            rule={field.rule}
+            value={value === null ? null : { typed, value }}
+            draft={`handbook|${sum.id}|${field.id}`}
+            hint={field.hint}
+            onChange={(next) => onText(field.id, next.typed)}
+          />
+        ))}
+      </div>
+      {(sum.choices ?? []).map((choice) => (
+        <Chips
+          key={choice.id}
+          label={choice.label}
+          shown
+          options={choice.options}
+          value={choice.options.some((o) => o.id === texts[choice.id]) ? texts[choice.id]! : choice.options[0]!.id}
+          onPick={(id) => onText(choice.id, id)}
+        />
+      ))}
+      <div className="sum-foot">
+        {answer?.working.map((line) => (
+          <p key={line} className="figure small">
+            {line}
+          </p>
+        ))}
+        <p className="small">
+          <strong>From:</strong> {sum.source}.
+        </p>
+        <p className="small">
+          <strong>It does not tell:</strong> {sum.silent}
+        </p>
+      </div>
+    </section>
+  );
+}
+
+/** A figure in the unit the person wants; a force as kilonewtons or pounds. */
+function SumValue({ figure: { value, dimension } }: { figure: SumFigure }) {
+  const { lengths } = useView();
+  const bare = (figure: number, digits: number, unit: string) => (
+    <span className="figure">
+      {decimalText(figure, digits)}
+      <span className="unit-text"> {unit}</span>
+    </span>
+  );
+  switch (dimension) {
+    case 'length':
+      return <Length mm={value} tenths />;
+    case 'torque':
+    case 'rate':
+      return <Quantity value={value} of={dimension} digits={1} />;
+    case 'mass':
+      return <Quantity value={value} of="mass" />;
+    case 'force':
+      return lengths === 'mm' ? bare(fromCore(value, 'kN'), 1, 'kN') : bare(fromCore(value, 'lbf'), 0, 'lbf');
+    case 'angle':
+      return bare((value * 180) / Math.PI, 2, '°');
+    case 'share':
+      return bare(100 * value, 0, '%');
+    default:
+      return bare(value, 2, '');
+  }
+}

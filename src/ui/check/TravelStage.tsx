@@ -51,6 +51,8 @@ interface Tick {
 /** Width of the ruler with its words, px. */
 const RULER = 300;
 const LINE = 19;
+/** Room of the button over the drawing's left end, px. */
+const BUTTON = 118;
 /** One way through the travel, ms. */
 const RUN = 2600;
 
@@ -125,7 +127,7 @@ export function TravelStage({ view, travel, states, stateName }: Props) {
   const s = fit(
     { left: -parts.half, right: parts.half, top: parts.top, bottom: -parts.radius - Math.max(0, bottom) },
     across,
-    { left: 14, right: 14, top: 8, bottom: 40 },
+    { left: narrow ? 14 : BUTTON, right: 14, top: 8, bottom: 40 },
     narrow ? Infinity : tall,
   );
   const rulerTop = narrow ? s.height + 24 : 16;

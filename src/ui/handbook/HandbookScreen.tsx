@@ -38,7 +38,7 @@ export function HandbookScreen({ people, person }: { people: readonly Person[]; 
           <TextField label="Find by any word" most={80} value={search} onChange={setSearch} />
           {groups.map((group) => (
             <section key={group}>
-              <h3>{group}</h3>
+              <h2>{group}</h2>
               <ul>
                 {found
                   .filter((s) => s.group === group)
@@ -59,7 +59,7 @@ export function HandbookScreen({ people, person }: { people: readonly Person[]; 
           ))}
           {found.length === 0 ? <p className="muted">Nothing is called that here.</p> : null}
           <section>
-            <h3>tables</h3>
+            <h2>tables</h2>
             <ul>
               <li>
                 <button

@@ -10,6 +10,9 @@ import { COARSE, FINE } from '@/core/mechanics/leafpack/half';
 import { PackSolver, type Fineness } from '@/core/mechanics/leafpack/solve';
 import { nestedCurvatures, type Pack } from '@/core/mechanics/leafpack/pack';
 import { SPRING_STEEL_E } from '@/core/material/steel';
+import { limitersOfBoth, NO_FITTINGS } from '@/core/travel/limits';
+import { hubDrop } from '@/core/travel/hubTravel';
+import { travelRowsOf, worseSide } from '@/core/travel/travelRows';
 import { stockPartOf } from '@/contracts/stock';
 import { candidatesFor } from '@/core/selection/generate';
 import { NO_LIMITS } from '@/core/selection/parts';
@@ -192,3 +195,20 @@ for (const fem of CASES) {
   });
   print(`  ${fem.name}: ${((1000 * stored.seconds) / ms).toFixed(0)} times faster than ${stored.seconds} s`, ms);
 }
+
+// Everything that ends the travel of both sides, judged at 41 places of the hub: twelve limiters, ten rows.
+const READ = {
+  ...{ stopGap: 52, stopHeight: 46, shockLength: 447, shockShut: 366, shockOpen: 552, shockLean: 0.28 },
+  ...{ axleToFrame: 128, tyreToArch: 117 },
+};
+print(
+  'travel of both sides, 12 limiters at 41 places',
+  median(50, () => {
+    for (let k = 0; k < 41; k++) {
+      limitersOfBoth({ left: READ, right: READ }, NO_FITTINGS);
+      const at = hubDrop(4 * k - 80);
+      worseSide(travelRowsOf('left', READ, at, NO_FITTINGS), travelRowsOf('right', READ, at, NO_FITTINGS));
+    }
+  }),
+  150,
+);

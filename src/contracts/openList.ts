@@ -76,9 +76,7 @@ export function openList(
         .map((row) => stop(row.name)),
     ],
     check: [
-      ...blocking(plan)
-        .filter((row) => isTravel(row.subject))
-        .map((row) => stop(row.name)),
+      ...blocking(plan).map((row) => stop(row.name)),
       ...travelUnread(view).map((row) => open(`not read: ${CHECK_NAMES[row.item]}`)),
     ],
     build: [

@@ -80,7 +80,7 @@ test('the hub is pulled through its travel by key and hand, and an axle without 
   const hub = page.getByRole('slider', { name: 'Hub through its travel' });
   await hub.focus();
   await page.keyboard.press('Shift+ArrowUp');
-  await expect(page.getByTestId('hub-at')).toContainText(/hub \+10, shock 4\d\d long/);
+  await expect(page.getByTestId('hub-at')).toContainText(/hub \+10, shock 4\d\d mm long/);
   const box = (await hub.boundingBox())!;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();

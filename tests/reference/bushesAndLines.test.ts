@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { bushFit, pressTools } from '@/core/bush/fit';
+import { bushFit } from '@/core/bush/fit';
 import { falseHeight, windUpMoment, windUpStrain } from '@/core/bush/windUp';
 import { drivelineAfter, jointAngles, slipNeeded } from '@/core/driveline/joints';
 import { meanToe, tieRodTurns, toeAngle, toeAt } from '@/core/steering/toe';
-import { diagonalDifference, thrustAngle, tiltAngle } from '@/core/vehicle/square';
+import { thrustAngle, tiltAngle } from '@/core/vehicle/square';
 
 const DEGREE = Math.PI / 180;
 const BUSH = { inner: 20, outer: 42, length: 60, shearModulus: 0.85 };
@@ -34,19 +34,12 @@ test('height held up by bushes tightened hanging is their moments over the halve
   expect(falseHeight(80, [end])).toBeCloseTo(one / 2, 9);
 });
 
-test('a bush is told by each of its figures: press, bolt, width; tools by what goes through and over', () => {
+test('a bush is told by each of its figures: press, bolt, width', () => {
   const sizes = { eyeBore: 42, shell: 42.2, sleeveBore: 14.3, bolt: 14, sleeveLength: 64, hangerWidth: 65 };
   expect(bushFit(sizes).map((f) => f.state)).toEqual(['fits', 'fits', 'fits']);
   expect(bushFit({ ...sizes, shell: 41.9 })[0]!.state).toBe('does not fit');
   expect(bushFit({ ...sizes, bolt: 14.4 })[1]!.state).toBe('does not fit');
   expect(bushFit({ ...sizes, sleeveLength: 61 })[2]!.state).toBe('look');
-  const sockets = [
-    { name: '27', outside: 37, inside: 28 },
-    { name: '30', outside: 41, inside: 31 },
-    { name: '36', outside: 50, inside: 43 },
-  ];
-  expect(pressTools(42, 42.2, sockets)).toEqual({ pusher: '30', receiver: '36' });
-  expect(pressTools(30, 52, sockets)).toEqual({ pusher: null, receiver: null });
 });
 
 test('common practice: an eighth to a quarter of an inch over 18 in tyres is 0.40 to 0.80 degrees in all', () => {
@@ -64,9 +57,8 @@ test('run-out of a rim cancels over half a turn, and a turn of the rod moves as 
   expect(tieRodTurns(Math.atan(1.5 / 100), 100, 1.5)).toBeCloseTo(1, 9);
 });
 
-test('an axle askew, a diagonal longer and a cart on a slope', () => {
+test('an axle askew and a cart on a slope', () => {
   expect(thrustAngle(3000, 2990, 1500) / DEGREE).toBeCloseTo(0.38, 2);
-  expect(diagonalDifference(3400, 3394)).toBe(6);
   expect(tiltAngle(1000, 500)).toBeCloseTo(Math.PI / 4, 9);
 });
 

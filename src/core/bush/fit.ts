@@ -58,18 +58,3 @@ export function bushFit(of: {
     },
   ];
 }
-
-/**
- * A pusher that goes through the eye with the bush, and a receiver that the bush goes into, out of the sockets at hand: the largest pusher that is
- * smaller than the bore, the smallest receiver whose inside is larger than the bush. null where no socket does.
- * @param sockets outside and inside across, mm
- */
-export function pressTools(
-  bore: number,
-  bush: number,
-  sockets: readonly { name: string; outside: number; inside: number }[],
-): { pusher: string | null; receiver: string | null } {
-  const pusher = sockets.filter((s) => s.outside <= bore - 0.5).toSorted((p, q) => q.outside - p.outside)[0];
-  const receiver = sockets.filter((s) => s.inside >= bush + 0.5).toSorted((p, q) => p.inside - q.inside)[0];
-  return { pusher: pusher?.name ?? null, receiver: receiver?.name ?? null };
-}

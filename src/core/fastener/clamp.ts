@@ -1,7 +1,6 @@
 import { CoreError, requireNumber } from '../errors';
 import { type Thread } from '../thread/thread';
 import { type Grade, GRADES, proofStress } from './grade';
-import { type Lubrication } from './joints';
 import { clampForce, metricStressArea, tighteningTorque, unifiedStressArea } from './torque';
 
 /** How the threads and the face under the nut are when it is tightened. */
@@ -19,10 +18,6 @@ export const NUT_FACTOR: Record<Condition, { k: number; scatter: number }> = {
   antiSeize: { k: 0.13, scatter: 0.25 },
   threadLocker: { k: 0.18, scatter: 0.3 },
 };
-
-/** The condition a torque was entered with; null where nobody said. */
-export const conditionOf = (lubrication: Lubrication): Condition | null =>
-  lubrication === 'notKnown' ? null : lubrication;
 
 /** Tensile stress area of a thread, mm². @throws CoreError where its pitch is not known */
 export function stressArea({ system, diameter, pitch }: Thread): number {

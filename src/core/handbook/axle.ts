@@ -1,5 +1,5 @@
 import { jointAngles } from '../driveline/joints';
-import { meanToe, tieRodTurns, toeAngle } from '../steering/toe';
+import { meanToe, tieRodTurns, toeAngle, toeAt } from '../steering/toe';
 import { axleShares } from '../vehicle/load';
 import { thrustAngle, tiltAngle } from '../vehicle/square';
 import { type FieldRule } from '../units/parse';
@@ -51,6 +51,11 @@ export const AXLE_SUMS: readonly Sum[] = [
         figures: [
           { label: total < 0 ? 'toe-out in all' : 'toe-in in all', value: Math.abs(total), dimension: 'angle' },
           { label: 'a wheel', value: Math.abs(total) / 2, dimension: 'angle' },
+          {
+            label: 'wanted, behind less in front',
+            value: toeAt(given.number('wanted'), given.number('diameter')),
+            dimension: 'length',
+          },
           { label: 'turns of the rod', value: Math.abs(turns), dimension: 'turns' },
         ],
         words: [

@@ -1,5 +1,5 @@
 import { CoreError } from '../errors';
-import { clearance, CLEARANCE, edgeLeft, nearestDrills, threadShare } from '../fastener/hole';
+import { clearance, CLEARANCE, edgeLeft, nearestDrills, slopAngle, threadShare } from '../fastener/hole';
 import { ACROSS_METRIC, spannersFor } from '../fastener/spanner';
 import { fractionText, inchFraction } from '../units/format';
 import { lengthRule, THREAD_RULE } from '../units/rules';
@@ -44,6 +44,7 @@ export const HOLE_SUMS: readonly Sum[] = [
       { id: 'bolt', label: 'Bolt', rule: lengthRule(3, 40, 14), example: '14 mm' },
       { id: 'hole', label: 'Hole or drill at hand', rule: lengthRule(3, 45, 15), example: '19/32 in' },
       { id: 'edge', label: 'Middle of the hole to the edge', rule: lengthRule(0, 500, 28), example: '26 mm' },
+      { id: 'apart', label: 'From the other bolt', rule: lengthRule(10, 2000, 100), example: '104 mm' },
     ],
     source: 'clearances by ISO 273, drills by usual tables, edge one and a half bolts (common practice); from memory',
     silent: 'Whether the part may be drilled at all: frames and hardened parts of some makers may not.',
@@ -59,6 +60,11 @@ export const HOLE_SUMS: readonly Sum[] = [
         figures: [
           { label: play < 0 ? 'too small by' : 'play', value: Math.abs(play), dimension: 'length' },
           { label: 'metal left to the edge', value: left, dimension: 'length' },
+          {
+            label: 'what it holds can turn by',
+            value: slopAngle(Math.max(0, play), given.number('apart')),
+            dimension: 'angle',
+          },
         ],
         words: [
           play < 0

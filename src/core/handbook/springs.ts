@@ -1,3 +1,4 @@
+import { bushFit } from '../bush/fit';
 import { ASSUMED_SHEAR, falseHeight, LASTING_STRAIN, windUpMoment, windUpStrain } from '../bush/windUp';
 import { BUSH_TYPE_IDS, BUSH_TYPES, type BushTypeId } from '../bush/types';
 import { activeTurns, COIL_ENDS, coilRate, turnGap, type CoilEnds } from '../mechanics/coil/coil';
@@ -113,6 +114,43 @@ export const SPRING_SUMS: readonly Sum[] = [
           `turn = atan(${n(given.number('drop'), 0)} / ${n(half, 0)}) = ${n(turn / DEGREE)}°`,
           `M = φ·4π·L·G / (1/rᵢ² − 1/rₒ²) = ${n(windUpMoment(bush, turn) / 1000)} N·m a bush`,
           `2 × M / ${n(half, 0)} mm / ${n(given.number('rate'))} N/mm = ${n(held)} mm`,
+        ],
+      };
+    },
+  },
+  {
+    id: 'bushfit',
+    group: 'springs',
+    title: 'Does a bush fit',
+    words: 'bushing size bore press interference sleeve bolt hanger width pusher receiver socket tool',
+    fields: [
+      { id: 'eye', label: 'Bore of the eye', rule: lengthRule(6, 120, 38), example: '39.9 mm' },
+      { id: 'shell', label: 'Bush, outside', rule: lengthRule(6, 130, 38), example: '40.1 mm' },
+      { id: 'sleeve', label: 'Bore of its sleeve', rule: lengthRule(4, 80, 14), example: '14.2 mm' },
+      { id: 'bolt', label: 'Bolt', rule: lengthRule(4, 80, 14), example: '14 mm' },
+      { id: 'width', label: 'Length of its sleeve', rule: lengthRule(10, 300, 65), example: '66 mm' },
+      { id: 'hanger', label: 'Hanger, inside', rule: lengthRule(10, 300, 66), example: '66.8 mm' },
+    ],
+    source:
+      'press 0.05 to 0.35 mm over, play up to 0.6, hanger up to 1.5 wider (chosen); the maker’s figures go before them',
+    silent:
+      'Whether the eye is round: measure it both ways. Some kits keep the old shell in the eye: then nothing is pressed out.',
+    answer: (given) => {
+      const rows = bushFit({
+        ...{ eyeBore: given.number('eye'), shell: given.number('shell'), sleeveBore: given.number('sleeve') },
+        ...{ bolt: given.number('bolt'), sleeveLength: given.number('width'), hangerWidth: given.number('hanger') },
+      });
+      const names = { press: 'over in the eye', bolt: 'play on the bolt', width: 'hanger wider by' };
+      return {
+        figures: rows.map((row) => ({ label: names[row.item], value: row.value, dimension: 'length' as const })),
+        words: [
+          ...rows.map(
+            (row) => `${row.state === 'does not fit' ? 'STOP: ' : row.state === 'look' ? 'look: ' : ''}${row.text}`,
+          ),
+          `To press it: a pusher of at most ${n(given.number('eye') - 0.5)} mm outside, a receiver of at least ${n(given.number('shell') + 0.5)} mm inside.`,
+        ],
+        working: [
+          `${n(given.number('shell'), 2)} − ${n(given.number('eye'), 2)}; ${n(given.number('sleeve'), 2)} − ${n(given.number('bolt'), 2)}; ${n(given.number('hanger'), 2)} − ${n(given.number('width'), 2)}`,
         ],
       };
     },

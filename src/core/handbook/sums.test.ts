@@ -50,7 +50,7 @@ test('a sum is found by any of its words, also by the wrong one, and by nothing 
   expect(findSums('').length).toBe(SUMS.length);
   expect(findSums('golf cart').map((s) => s.id)).toEqual(['tilt']);
   expect(findSums('u-joint').map((s) => s.id)).toContain('joints');
-  expect(findSums('bushing').map((s) => s.id)).toEqual(['bush']);
+  expect(findSums('bushing').map((s) => s.id)).toEqual(['bush', 'bushfit']);
   expect(findSums('brake pedal')).toEqual([]);
 });
 

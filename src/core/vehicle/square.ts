@@ -11,10 +11,6 @@ export function thrustAngle(left: number, right: number, track: number): number 
   return Math.atan((left - right) / track);
 }
 
-/** How much longer one diagonal is than the other, mm: square axles of one width have diagonals alike. */
-export const diagonalDifference = (leftFrontRightRear: number, rightFrontLeftRear: number): number =>
-  leftFrontRightRear - rightFrontLeftRear;
-
 /**
  * Slope across which a vehicle tips without moving, rad: half its track over its centre of gravity's height, springs and tyres taken as stiff, so that
  * the truth is less. @param track mm @param height of the centre of gravity, mm

@@ -64,6 +64,19 @@ test('a lift with a short hose, shocks that shut and open too soon, short U-bolt
   // Both ends of a shock move together: it is the same shock, longer.
   expect(shocks.shut - 382).toBe(shocks.open - 508);
 
+  // Shocks of the shelf are ranked by what they leave both ways; one takes the place of the reckoned pair.
+  await openTab(page, 'shocks');
+  const first = page.getByRole('table', { name: 'Shocks of the shelf' }).getByRole('row').nth(1);
+  await expect(first).toContainText('fits');
+  const taken = planSaved(page);
+  await first.getByRole('button', { name: 'Take it' }).click();
+  await taken;
+  await openTab(page, 'what binds');
+  for (const id of ['shockLength', 'shockShut']) await expect(binding(page, id)).toHaveAttribute('data-state', 'fits');
+  const put2 = planSaved(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await put2;
+
   // A row opens its reckoning; the last step is taken back as one.
   await binding(page, 'shockShut').getByRole('button', { name: 'Shock shut' }).click();
   await expect(page.getByText(/^stop solid at gap 52 − pad \d+ \+ height 46/)).toBeVisible();

@@ -4,6 +4,7 @@ import { limitersOf, NO_FITTINGS, type Fittings, type TravelRead } from './limit
 import { mended, mendOf } from './mends';
 import { dropAtLength, lengthAtDrop } from './shock';
 import { heldByShocks, STOP_MARGIN, travelRowsOf, withMoreSlack, worseSide, type TravelItem } from './travelRows';
+import { rankShocks } from './shockChoice';
 import { slackVerdicts } from './survey';
 
 /** Upright shock with 80 in and 110 out, a stop with 60 of gap and 20 that can be squeezed. */
@@ -100,6 +101,20 @@ test('a shock that opens before the springs hang holds the axle up, and a longer
   const lines = withMoreSlack(hose, { ...NO_FITTINGS, lines: { brakeHose: 40 } });
   const left = (answers: typeof hose) => slackVerdicts(answers, held)[0]!.left!;
   expect(left(lines as typeof hose) - left(hose)).toBe(40);
+});
+
+test('shocks of a shelf: the one with most left at its tighter end comes first, one that hits before the stop last', () => {
+  const parts = [
+    { name: 'too long', shut: 352, open: 600 },
+    { name: 'even', shut: 325, open: 560 },
+    { name: 'too short', shut: 280, open: 425 },
+    { name: 'near', shut: 332, open: 590 },
+  ];
+  const both = { left: READ, right: READ };
+  const ranked = rankShocks(parts, both, { left: hubDrop(10), right: hubDrop(10) }, NO_FITTINGS);
+  expect(ranked.map((r) => r.part.name)).toEqual(['even', 'near', 'too long', 'too short']);
+  expect(ranked[0]).toMatchObject({ above: 25, below: 120, fits: true });
+  expect(ranked.slice(2).map((r) => r.fits)).toEqual([false, false]);
 });
 
 test('property: mirrored axles mirror, more lift never adds slack below, a longer stop never touches later', () => {

@@ -141,6 +141,7 @@ export function BindingList({ jobId, rows, onMend, working }: Props) {
               <tr className="working-row">
                 <td colSpan={6} className="working">
                   {row.text ? <p>{words(row.text)}</p> : null}
+                  {lengths === 'in' ? <p className="muted small">reckoned in millimetres:</p> : null}
                   {working(row).map((line) => (
                     <p key={line} className="figure small">
                       {line}

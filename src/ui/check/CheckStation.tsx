@@ -19,6 +19,7 @@ import { SurveySheet } from '../measure/SurveySheet';
 import { BindingList } from './BindingList';
 import { bindingsOf, unreadOf, type Binding, type PlanMend } from './bindings';
 import { ReadHere } from './ReadHere';
+import { ShocksSheet, type ShelfShock } from './ShocksSheet';
 import { TravelStage } from './TravelStage';
 import { useTravel } from './useTravel';
 import { workingOf } from './working';
@@ -60,6 +61,18 @@ function withMend(lines: readonly DraftLine[], row: Binding, mend: PlanMend): Dr
       );
     }
   }
+}
+
+/** The plan's lines with a pair of shocks of the shelf. */
+function withShock(lines: readonly DraftLine[], { item, shut, open }: ShelfShock): DraftLine[] {
+  const name = [item.name, item.number].filter(Boolean).join(', ').slice(0, 160);
+  return [
+    ...lines.filter((line) => line.kind !== 'shocks'),
+    {
+      ...{ key: crypto.randomUUID(), kind: 'shocks', values: { shut: mm(shut), open: mm(open) }, source: 'catalogue' },
+      part: { partId: item.id, partName: name },
+    },
+  ];
 }
 
 /** Everything that will hit, bind, run out or be too short, before anything is bought or loosened. */
@@ -158,6 +171,12 @@ export function CheckStation({ first, people, person }: StationProps) {
               roomy: true,
               mark: asked > 0 ? { kind: 'untouched', word: String(asked) } : undefined,
               children: <ReadHere job={job} />,
+            },
+            {
+              id: 'shocks',
+              name: 'shocks',
+              roomy: true,
+              children: <ShocksSheet travel={travel} onTake={(shock) => plan.set(withShock(plan.lines, shock))} />,
             },
             {
               id: 'lines',

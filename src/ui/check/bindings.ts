@@ -77,7 +77,12 @@ export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
     const open = row.state === 'look' || row.state === 'does not fit';
     return {
       ...{ id: row.item, name: NAMES[row.item], limit: LIMITS[row.item], dimension: 'length', state: row.state },
-      ...{ text: row.text, wants: row.wants, half90: row.half90, least: row.figure?.limit ?? 0 },
+      ...{ text: row.text, wants: row.wants, least: row.figure?.limit ?? 0 },
+      // Where the axle sits is foretold, with a band of its own.
+      half90:
+        row.half90 !== null && (row.item === 'stopGap' || row.item === 'shockLength')
+          ? Math.hypot(row.half90, sits.half90)
+          : row.half90,
       was: marginOf(before.ends.find((r) => r.item === row.item)),
       will: marginOf(row),
       mend:

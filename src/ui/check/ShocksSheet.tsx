@@ -1,0 +1,85 @@
+'use client';
+import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
+import { rankShocks } from '@/core/travel/shockChoice';
+import { Marked } from '../controls/Mark';
+import { Sheet } from '../controls/Sheet';
+import { Length } from '../measured/Figure';
+import { availability, partPrice, valueOf } from '../shelf/partText';
+import { useShelf } from '../shelf/useShelf';
+import { type Travel } from './useTravel';
+
+/** As many as a person looks through. */
+const SHOWN = 12;
+
+export interface ShelfShock {
+  item: ShelfItem;
+  shut: number;
+  open: number;
+}
+
+/** Shocks of the shelf by what they leave both ways on this axle as planned; one becomes a line of the plan. */
+export function ShocksSheet({ travel, onTake }: { travel: Travel; onTake: (shock: ShelfShock) => void }) {
+  const shelf = useShelf(shelfAskSchema.parse({ kind: 'shock' }));
+  const parts = shelf.items.flatMap((item): ShelfShock[] => {
+    const [shut, open] = [valueOf(item, 'closedLength'), valueOf(item, 'openLength')];
+    return shut === undefined || open === undefined ? [] : [{ item, shut, open }];
+  });
+  const { read } = travel.known.travel!;
+  const ranked = rankShocks(parts, read, travel.sits.will, travel.fittings).slice(0, SHOWN);
+  const known = read.left.shockLength !== undefined || read.right.shockLength !== undefined;
+  return (
+    <Sheet title="Shocks of the shelf" aside={<span className="muted">most to spare at the tighter end first</span>}>
+      {!known ? (
+        <p>
+          Read one shock bolt to bolt as it stands, under <a href="#read">read it</a>: then the shelf’s are ranked here.
+        </p>
+      ) : ranked.length === 0 ? (
+        <p>{shelf.isFetching ? 'Looking…' : 'No shock on the shelf has both its lengths.'}</p>
+      ) : (
+        <div className="scroll">
+          <table className="plain" aria-label="Shocks of the shelf">
+            <thead>
+              <tr>
+                <th scope="col">shock</th>
+                <th scope="col" className="number">
+                  above the stop
+                </th>
+                <th scope="col" className="number">
+                  down
+                </th>
+                <th scope="col">how it stands</th>
+                <th scope="col">to be had</th>
+                <th scope="col" className="number">
+                  price
+                </th>
+                <th scope="col" aria-label="take it" />
+              </tr>
+            </thead>
+            <tbody>
+              {ranked.map(({ part, above, below, fits }) => (
+                <tr key={part.item.id} data-shock={part.item.number}>
+                  <td>
+                    {part.item.name} <span className="muted small">{part.item.number}</span>
+                  </td>
+                  <td className="number">{above === null ? '' : <Length mm={above} unit={false} />}</td>
+                  <td className="number">{below === null ? '' : <Length mm={below} unit={false} />}</td>
+                  <td>
+                    <Marked kind={fits ? 'done' : 'look'}>{fits ? 'fits' : 'too little'}</Marked>
+                  </td>
+                  <td>{availability(part.item)}</td>
+                  <td className="number figure">{partPrice(part.item)}</td>
+                  <td>
+                    <button type="button" className="act quiet mend" onClick={() => onTake(part)}>
+                      Take it
+                    </button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      <p className="muted small">Eyes, stems and bolts must match, and a stiffer spring wants more rebound damping.</p>
+    </Sheet>
+  );
+}

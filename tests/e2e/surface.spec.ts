@@ -242,3 +242,14 @@ test('a walk over the drawing: fine in one touch a side goes on by itself, what 
     'replace',
   );
 });
+
+test('the vehicle at the head opens with every place of it, each with its mark, and leads there', async ({ page }) => {
+  await page.goto(`${DEMO.planned}/inspect`);
+  await ready(page);
+  await page.getByRole('button', { name: 'The whole vehicle, and where everything is' }).click();
+  const map = page.getByRole('region', { name: 'The whole vehicle' });
+  await expect(map.getByRole('link', { name: 'hoses and wires' })).toContainText('not read');
+  await map.getByRole('link', { name: 'shocks' }).click();
+  await expect(page).toHaveURL(/check#shocks$/);
+  await expect(page.getByRole('table', { name: 'Shocks of the shelf' })).toBeVisible();
+});

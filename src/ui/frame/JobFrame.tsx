@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, type ReactNode } from 'react';
-import { type FitRow } from '@/contracts/fit';
+import { fitRows, storedFacts, type FitRow } from '@/contracts/fit';
 import { type JobView } from '@/contracts/job';
 import { axleName } from '@/core/suspension/names';
 import { type Person } from '@/contracts/person';
@@ -35,7 +35,8 @@ interface Props {
 
 /** One station of one job. */
 export function JobFrame({ view, station, people, person, rows, fixed = false, middle, children }: Props) {
-  const states = useMemo(() => stationStates(view, openList(view, rows)), [view, rows]);
+  const fit = useMemo(() => rows ?? fitRows(view, storedFacts(view)), [view, rows]);
+  const states = useMemo(() => stationStates(view, openList(view, fit)), [view, fit]);
   const { open, state } = states[station];
   return (
     <PageFrame
@@ -45,7 +46,7 @@ export function JobFrame({ view, station, people, person, rows, fixed = false, m
       person={person}
       jobId={view.id}
       fixed={fixed}
-      lead={<VehicleHead view={view} station={station} />}
+      lead={<VehicleHead view={view} station={station} rows={fit} />}
       middle={
         <>
           {middle}

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { type FitRow } from '@/contracts/fit';
 import { type JobView } from '@/contracts/job';
 import { type StationId } from '@/contracts/stationNames';
 import { stationStates } from '@/contracts/stations';
@@ -6,6 +7,7 @@ import { axleName, isPaired } from '@/core/suspension/names';
 import { Mark } from '../controls/Mark';
 import { axleOnSketch, VehicleSketch, type SketchedAxle } from '../drawing/VehicleSketch';
 import { STATION_MARKS } from './StationTape';
+import { VehicleMap } from './VehicleMap';
 
 const WIDTH = 128;
 
@@ -19,15 +21,19 @@ export const sketchedAxles = (view: JobView): SketchedAxle[] =>
       touched: axle.position === view.axle.position,
     }));
 
-/** The vehicle at the head of its job: touch one of the axles worked on and the station goes there. */
-export function VehicleHead({ view, station }: { view: JobView; station: StationId }) {
+/** The vehicle at the head of its job: touched it opens with every place of it; the other axle worked on leads to that axle. */
+export function VehicleHead({ view, station, rows }: { view: JobView; station: StationId; rows: readonly FitRow[] }) {
   const { form, wheelbase } = view.vehicle;
   const at = (position: string) => (position === 'front' ? 'front' : 'rear');
   const views = [view, ...view.others];
   const sketched = sketchedAxles(view);
   return (
     <div className="vehicle-head">
-      <VehicleSketch form={form} wheelbase={wheelbase} axles={sketched} width={WIDTH} />
+      <VehicleMap view={view} rows={rows} axles={sketched}>
+        <button type="button" className="vehicle-open" aria-label="The whole vehicle, and where everything is">
+          <VehicleSketch form={form} wheelbase={wheelbase} axles={sketched} width={WIDTH} />
+        </button>
+      </VehicleMap>
       {view.others.length > 0 ? (
         <nav aria-label="Axle at work">
           {view.jobAxles.flatMap(({ id, position, suspension }) => {

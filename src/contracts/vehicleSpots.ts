@@ -1,0 +1,59 @@
+import { type FitRow } from './fit';
+import { missingBeforeHeights } from './gates';
+import { type AxleView } from './job';
+
+/** Places of a vehicle that a job asks something of. */
+export const SPOTS = ['heights', 'load', 'spring', 'stops', 'shocks', 'ubolts', 'lines'] as const;
+export type SpotId = (typeof SPOTS)[number];
+
+export interface Spot {
+  id: SpotId;
+  name: string;
+  /** Where it is asked, below the job. */
+  at: string;
+  state: 'stop' | 'look' | 'done' | 'untouched';
+}
+
+const ROWS: Partial<Record<SpotId, readonly string[]>> = {
+  stops: ['stopGap', 'axleToFrame', 'tyreToArch'],
+  shocks: ['shockShut', 'shockLength'],
+  ubolts: ['threads', 'runOut'],
+  lines: ['hoseSlack', 'wireSlack', 'brakeHose', 'brakeWire', 'parkingCable', 'speedSensor', 'axleVent', 'levelSensor'],
+};
+
+const NAMES: Record<SpotId, { name: string; at: string }> = {
+  heights: { name: 'heights', at: 'measure#list' },
+  load: { name: 'what is aboard', at: 'ask#loads' },
+  spring: { name: 'springs', at: 'measure' },
+  stops: { name: 'bump stops', at: 'check#read' },
+  shocks: { name: 'shocks', at: 'check#shocks' },
+  ubolts: { name: 'U-bolts', at: 'choose#fit' },
+  lines: { name: 'hoses and wires', at: 'check#lines' },
+};
+
+/** How rows of the list stand together: the worst counts, and one that nobody checked keeps them from being done. */
+function together(rows: readonly FitRow[]): Spot['state'] {
+  if (rows.some((row) => row.state === 'does not fit' && row.blocks && row.defect === null)) return 'stop';
+  if (rows.some((row) => row.state === 'does not fit' || row.state === 'look')) return 'look';
+  return rows.length > 0 && rows.every((row) => row.state === 'fits') ? 'done' : 'untouched';
+}
+
+/** Every place of the axle at work with how it stands; a kind without U-bolts has none. @param rows the list of what must fit */
+export function vehicleSpots(view: AxleView, rows: readonly FitRow[]): Spot[] {
+  const read = (points: readonly string[]) => view.readings.some((r) => points.includes(r.point));
+  const found = view.findings.map((f) => f.verdict);
+  const state = (id: SpotId): Spot['state'] => {
+    const of = ROWS[id];
+    if (of) return together(rows.filter((row) => of.includes(row.subject)));
+    if (id === 'heights') return missingBeforeHeights(view).length === 0 ? 'done' : 'untouched';
+    if (id === 'load') return read(['padLoad', 'axleLoad']) ? 'done' : 'untouched';
+    if (found.includes('stop')) return 'stop';
+    if (found.includes('replace')) return 'look';
+    return read(['loadedArch', 'freeArch', 'coilLength', 'pairArchFront']) ? 'done' : 'untouched';
+  };
+  return SPOTS.filter((id) => id !== 'ubolts' || view.axle.suspension === 'longitudinalLeaf').map((id) => ({
+    id,
+    ...NAMES[id],
+    state: state(id),
+  }));
+}

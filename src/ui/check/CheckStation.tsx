@@ -148,6 +148,14 @@ export function CheckStation({ first, people, person }: StationProps) {
               children: (
                 <>
                   <ProblemNote problem={plan.problem} />
+                  {travel.unplaced ? (
+                    <p>
+                      <Marked kind="look">
+                        Where the axle sits with this plan is not solved
+                        {travel.refused ? `: ${travel.refused.reason}` : ' yet'}; what hangs on that is not told.
+                      </Marked>
+                    </p>
+                  ) : null}
                   <BindingList
                     jobId={view.id}
                     rows={rows}

@@ -73,7 +73,11 @@ export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
     return { mend, gives: marginOf(row) };
   };
   const read = (row: TravelVerdict) => known.travel!.read[row.side];
-  const ends = after.ends.map((row): Binding => {
+  const ends = after.ends.map((told): Binding => {
+    // Told for today's place it would be wrong for the planned one.
+    const placed = !(travel.unplaced && (told.item === 'stopGap' || told.item === 'shockLength'));
+    const row: TravelVerdict = placed ? told : { ...told, state: 'not checked', half90: null };
+
     const open = row.state === 'look' || row.state === 'does not fit';
     return {
       ...{ id: row.item, name: NAMES[row.item], limit: LIMITS[row.item], dimension: 'length', state: row.state },
@@ -84,7 +88,7 @@ export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
           ? Math.hypot(row.half90, sits.half90)
           : row.half90,
       was: marginOf(before.ends.find((r) => r.item === row.item)),
-      will: marginOf(row),
+      will: placed ? marginOf(row) : null,
       mend:
         open && row.figure
           ? tried(row.item, mendOf(row.item, row.figure.margin, row.half90 ?? 0, read(row), fittings))

@@ -99,9 +99,8 @@ export function useTravel(view: JobView, changes: readonly ChangeRow[], stateId:
     const after = travelOf(known, sits.will, travel, fittings);
     const before = travelOf(known, sits.was, travel && asItStands(travel), NO_FITTINGS);
     const limiters = limitersOfBoth(known.travel!.read, fittings);
-    const oldLimiters = limitersOfBoth(known.travel!.read, NO_FITTINGS);
     return {
-      ...{ planned, assembled, known, facts, sits, travel, fittings, after, before, limiters, oldLimiters, refused },
+      ...{ planned, assembled, known, facts, sits, travel, fittings, after, before, limiters, refused },
       held: heldByShocks(travel, limiters),
       /** Where each measured line comes taut, the slack that the plan gives it added. */
       taut: known.survey.flatMap((a) =>
@@ -117,8 +116,8 @@ export function useTravel(view: JobView, changes: readonly ChangeRow[], stateId:
               },
             ],
       ),
-      /** The spring itself cannot say yet where it stands. */
-      unsolved: prediction === null,
+      /** Nothing says yet where the planned axle sits in this load: what hangs on that is not told. */
+      unplaced: prediction ? !sits.known : assembled.input.changes.length > 0 || stateId !== planned.states[0]?.id,
     };
   }, [planned, assembled, prediction, stateId, refused]);
 }

@@ -1,13 +1,18 @@
 import { z } from 'zod';
 import { type SolvedFacts } from '@/core/fit/mustFit';
+import { SPRING_ENDS } from '@/core/suspension/kind';
 import { type LeafStanding } from '@/core/suspension/longitudinalLeaf/checks';
 import { type KindStanding } from '@/core/suspension/registry';
 import { hubDrop, worstTravel, type HubTravel } from '@/core/travel/hubTravel';
 
 const stresses = z.array(z.array(z.number()));
 const drop = z.number().transform(hubDrop);
+const ends = z.array(z.object({ id: z.enum(SPRING_ENDS), at: drop, half90: z.number() })).default([]);
 const travel = z
-  .object({ today: drop, planned: drop, droopToday: drop.nullable(), droopPlanned: drop.nullable() })
+  .object({
+    ...{ today: drop, planned: drop, droopToday: drop.nullable(), droopPlanned: drop.nullable() },
+    ...{ endsToday: ends, endsPlanned: ends },
+  })
   .nullable()
   .transform((t): { travel: HubTravel | null } => ({ travel: t }));
 

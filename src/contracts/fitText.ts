@@ -55,6 +55,8 @@ export const CHECK_NAMES: Record<FitItem, string> = {
   shockShut: 'Stop is solid before the shock is shut',
   axleToFrame: 'Stop is solid before axle meets frame',
   tyreToArch: 'Stop is solid before tyre meets body',
+  packLimit: 'Stop is solid before the leaves are past their limit',
+  shackleFlat: 'Stop is solid before the shackle lies flat',
   stopGap: 'Gap to the bump stop',
   shockLength: 'Length of the shocks',
   driveline: 'Angles of the shaft',

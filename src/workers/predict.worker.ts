@@ -12,6 +12,8 @@ export interface PredictRequest {
   samples: number;
   /** Whether the central answer ranks its inputs by their effect. */
   ranked: boolean;
+  /** Nothing is told before the central answer is whole, with its curves and where the springs themselves end the travel. */
+  whole?: boolean;
 }
 /** Drops what is being solved. */
 export interface StopRequest {
@@ -56,16 +58,19 @@ async function run<Y, T>(
 self.onmessage = async ({ data }: MessageEvent<PredictRequest | StopRequest>) => {
   latest = data.id;
   if ('stop' in data) return;
-  const { id, input, seed, samples, ranked } = data;
+  const { id, input, seed, samples, ranked, whole = false } = data;
   try {
     const work: Generator<AxlePrediction | undefined, AxlePrediction> = predictAxle(input, ranked);
-    const heights = await run(id, work, { until: (answer) => answer !== undefined });
-    if (!heights) return;
-    post({ id, stage: 'central', prediction: heights, whole: samples === 0 });
-    if (samples === 0) return;
+    if (!whole) {
+      const heights = await run(id, work, { until: (answer) => answer !== undefined });
+      if (!heights) return;
+      post({ id, stage: 'central', prediction: heights, whole: samples === 0 });
+      if (samples === 0) return;
+    }
     const prediction = await run(id, work, {});
     if (!prediction) return;
     post({ id, stage: 'central', prediction, whole: true });
+    if (samples === 0) return;
     const bands = await run(id, bandsOfAxle(input, prediction, uniformFrom(seed), samples), {
       onSlice: (done) => post({ id, stage: 'progress', done }),
     });

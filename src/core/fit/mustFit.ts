@@ -1,8 +1,10 @@
 import { fitItems, type Answer, type SafetyItem } from '../procedure/safety';
-import { type HubDrop, type HubTravel } from '../travel/hubTravel';
+import { type HubDrop, type HubTravel, type SpringPlace } from '../travel/hubTravel';
 import { limitersOfBoth, NO_FITTINGS, type Fittings, type TravelRead } from '../travel/limits';
 import {
   heldByShocks,
+  shocksOpenAt,
+  springEndRows,
   travelRowsOf,
   withMoreSlack,
   worseSide,
@@ -72,16 +74,18 @@ const NOTHING = { height: 5, turn: 0.3 * (Math.PI / 180) } as const;
  */
 export function mustFit(work: Work, facts: SolvedFacts | null, known: Known): FitVerdict[] {
   const rows: FitVerdict[] = [];
+  const { travel } = facts ?? {};
+  const ends = travel ? travelRows({ left: travel.planned, right: travel.planned }, known, travel.endsPlanned) : [];
+  const told = (item: FitItem) => ends.find((row) => row.item === item && row.state !== 'not checked');
   const say = (item: FitItem, state: VerdictState, text = '') => rows.push({ item, state, text });
   for (const { reason } of known.refused) say('located', 'does not fit', reason);
   rows.push(
-    ...work
-      .own(facts?.own ?? null)
-      .map((row) =>
-        known.newUbolts && (row.item === 'threads' || row.item === 'runOut')
-          ? { item: row.item, ...known.newUbolts }
-          : row,
-      ),
+    ...work.own(facts?.own ?? null).map((row) =>
+      known.newUbolts && (row.item === 'threads' || row.item === 'runOut')
+        ? { item: row.item, ...known.newUbolts }
+        : // Where the stop or the shock was read, what the kind tells by itself is told against them.
+          (told(row.item) ?? row),
+    ),
   );
   // Lines that somebody looked at under the vehicle; the card's own two questions cover the rest.
   for (const line of lineRows(facts?.travel ?? null, known)) {
@@ -94,11 +98,9 @@ export function mustFit(work: Work, facts: SolvedFacts | null, known: Known): Fi
     if (item === 'rating') rows.push(ratingRow(work, state, known));
     else say(item, state, item === 'heightSensing' ? sensed(lift) : '');
   }
-  const ends = facts?.travel ? travelRows({ left: facts.travel.planned, right: facts.travel.planned }, known) : [];
-  const told = (item: FitItem) => ends.find((row) => row.item === item && row.state !== 'not checked');
   if (lift !== null) for (const row of movedRows(work, lift, facts?.noseUp, known)) rows.push(told(row.item) ?? row);
   for (const row of ends)
-    if (row.state !== 'not checked' && row.item !== 'stopGap' && row.item !== 'shockLength') rows.push(row);
+    if (row.state !== 'not checked' && !rows.some((known) => known.item === row.item)) rows.push(row);
   return rows;
 }
 
@@ -108,16 +110,19 @@ export const lineRows = (travel: HubTravel | null, { survey, travel: at }: Pick<
     ? slackVerdicts(withMoreSlack(survey, at.fittings), heldByShocks(travel, limitersOfBoth(at.read, at.fittings)))
     : slackVerdicts(survey, travel);
 
-/** What ends the travel, of the worse side; what nobody read is not checked. @param sits place of each hub in the load looked at */
+/** What ends the travel, of the worse side; what nobody read is not checked. @param sits place of each hub in the load looked at @param ends of the springs themselves, as built */
 export function travelRows(
   sits: Readonly<Record<Side, HubDrop>>,
   { travel: at }: Pick<Known, 'travel'>,
+  ends: readonly SpringPlace[] = [],
 ): TravelVerdict[] {
   const { read, fittings, absent } = at ?? { read: { left: {}, right: {} }, fittings: NO_FITTINGS, absent: [] };
-  return worseSide(
-    travelRowsOf('left', read.left, sits.left, fittings, absent),
-    travelRowsOf('right', read.right, sits.right, fittings, absent),
-  );
+  const held = shocksOpenAt(limitersOfBoth(read, fittings));
+  const of = (side: Side) => [
+    ...travelRowsOf(side, read[side], sits[side], fittings, absent),
+    ...springEndRows(side, read[side], ends, fittings, held),
+  ];
+  return worseSide(of('left'), of('right'));
 }
 
 /** The weakest part decides; of a pack from the shelf its own rating is one of them. */

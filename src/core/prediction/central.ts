@@ -1,6 +1,6 @@
 import { CoreError } from '../errors';
 import { type AxleBase, type KindTypes, type ModelOf, type Rising, type SuspensionKind } from '../suspension/kind';
-import { hubTravel, type HubTravel } from '../travel/hubTravel';
+import { hubTravel, type HubTravel, withSpringEnds } from '../travel/hubTravel';
 import { bounceFrequency } from '../vehicle/load';
 import { SIDES, type Side } from '../vehicle/side';
 import { CORE_VERSION } from '../version';
@@ -43,6 +43,9 @@ export interface CurvePoint {
   builtFriction: number;
 }
 
+/** What of a side comes after its heights. */
+type Later = Pick<SideFacts<KindTypes>, 'curve' | 'travel'>;
+
 interface SideFacts<T extends KindTypes> {
   states: StatePrediction<T>[];
   /** Empty without a spring. */
@@ -80,16 +83,16 @@ export function* predictCentral<T extends KindTypes>(
   ranked = true,
 ): Generator<Prediction<T> | undefined, Prediction<T>> {
   const sides: Record<Side, SidePrediction<T> | null> = { left: null, right: null };
-  const curves: Partial<Record<Side, () => CurvePoint[]>> = {};
+  const rest: Partial<Record<Side, () => Later>> = {};
   for (const side of SIDES) {
     const known = input.sides[side];
     const needsSpring = input.changes.some((c) => !kind.bySizeAlone(c));
     if (!known.spring && needsSpring) continue;
     if (!known.spring && !known.height && side === 'right') continue;
     const { input: own, fit, unfit } = kind.taught(input, side);
-    const { prediction, curve } = yield* predictSide(kind, own, side, ranked);
+    const { prediction, later } = yield* predictSide(kind, own, side, ranked);
     sides[side] = { ...prediction, fit, unfit };
-    curves[side] = curve;
+    rest[side] = later;
   }
   const told: Prediction<T> = {
     kind: kind.id,
@@ -103,7 +106,7 @@ export function* predictCentral<T extends KindTypes>(
   for (const side of SIDES) {
     const one = whole[side];
     if (!one) continue;
-    whole[side] = { ...one, curve: curves[side]!() };
+    whole[side] = { ...one, ...rest[side]!() };
     yield;
   }
   return { ...told, sides: whole };
@@ -114,7 +117,7 @@ function* predictSide<T extends KindTypes>(
   input: T['input'],
   side: Side,
   ranked: boolean,
-): Generator<undefined, { prediction: SidePrediction<T>; curve: () => CurvePoint[] }> {
+): Generator<undefined, { prediction: SidePrediction<T>; later: () => Later }> {
   const states = statesFor(kind, input, side);
   const lead = leadOf(kind, input, side, states.length);
   const { drawn, model } = lead;
@@ -158,16 +161,20 @@ function* predictSide<T extends KindTypes>(
       built,
     };
   });
+  const travel = hubTravel(heights, changes, drawn.sides[side].spring?.load, drawn.hanging);
   return {
     prediction: {
       states: predicted,
       curve: [],
       fit: null,
       unfit: null,
-      travel: hubTravel(heights, changes, drawn.sides[side].spring?.load, drawn.hanging),
+      travel,
       ...kind.beside(drawn, model, lines[0]!),
     },
-    curve: () => curveOf(kind, drawn, heights, model, side),
+    later: () => ({
+      curve: curveOf(kind, drawn, heights, model, side),
+      travel: withSpringEnds(travel, model, changes),
+    }),
   };
 }
 

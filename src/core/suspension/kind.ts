@@ -62,12 +62,24 @@ export interface Rising<C> {
   rise(changes: readonly C[], extraLoad: number): number;
 }
 
+/** Where a spring itself ends the travel of its hub, or should not go on: its steel, its shackle, its turns. */
+export const SPRING_ENDS = ['packLimit', 'shackleFlat', 'coilBind', 'coilLoose'] as const;
+export type SpringEndId = (typeof SPRING_ENDS)[number];
+export interface SpringEnd {
+  id: SpringEndId;
+  /** Of the frame above the hub there, up to the model's constant, mm. */
+  rise: number;
+  half90: number;
+}
+
 /** One side of an axle, from which any build and load follows. Heights of the frame above the hub, up to a constant of the vehicle, mm. */
 export interface SideModel<C, F extends SpringFigures> extends Rising<C> {
   /** Half-width of the friction band on height, mm; 0 without a spring. @throws CoreError as `rise` */
   frictionHeight(changes: readonly C[], extraLoad: number): number;
   /** Highest working stress of the spring, MPa; absent in kinds whose band of it is not drawn. @throws CoreError as `rise` */
   peakStress?(changes: readonly C[], extraLoad: number): number;
+  /** What of the spring itself ends the travel, each at most once; absent in kinds that have no such thing. */
+  ends?(changes: readonly C[]): SpringEnd[];
   /** null without a spring. @param whole false leaves out what only a reader of figures wants @throws CoreError as `rise` */
   figures(changes: readonly C[], extraLoad: number, whole: boolean): F | null;
 }

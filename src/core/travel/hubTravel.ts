@@ -1,6 +1,6 @@
 import { CoreError } from '../errors';
 import { type Side, SIDES } from '../vehicle/side';
-import { type SideModel, type SpringFigures } from '../suspension/kind';
+import { type SideModel, type SpringEndId, type SpringFigures } from '../suspension/kind';
 
 declare const datum: unique symbol;
 /**
@@ -11,6 +11,13 @@ export type HubDrop = number & { readonly [datum]: 'hub below its place of today
 export const hubDrop = (mm: number): HubDrop => mm as HubDrop;
 export const TODAY = hubDrop(0);
 
+/** What of a spring itself ends the travel, on the one datum. */
+export interface SpringPlace {
+  id: SpringEndId;
+  at: HubDrop;
+  half90: number;
+}
+
 /** Where the hub of one side stands in the states that matter, in the load of the day. */
 export interface HubTravel {
   today: HubDrop;
@@ -19,7 +26,13 @@ export interface HubTravel {
   /** Hanging by its own unsprung weight, as it is and as planned; null where that cannot be told. */
   droopToday: HubDrop | null;
   droopPlanned: HubDrop | null;
+  /** Not in predictions of older cores. */
+  endsToday?: SpringPlace[];
+  endsPlanned?: SpringPlace[];
 }
+
+/** Ends of the travel that lie below the ride height; every other one lies above it. */
+export const ENDS_BELOW: readonly SpringEndId[] = ['coilLoose'];
 
 /**
  * Places of the hub by the springs alone: shocks, straps and stops may end the droop before. Droop is null without a solved
@@ -46,6 +59,35 @@ export function hubTravel<C>(
   }
 }
 
+/** The same with what of the spring itself ends it: it takes a few solves more. */
+export function withSpringEnds<C>(
+  travel: HubTravel | null,
+  model: Pick<SideModel<C, SpringFigures>, 'rise' | 'ends'>,
+  changes: readonly C[],
+): HubTravel | null {
+  if (!travel || !model.ends) return travel;
+  const places = (made: readonly C[], sits: HubDrop) => {
+    const rests = model.rise(made, 0);
+    return model.ends!(made).map(({ id, rise, half90 }): SpringPlace => ({
+      id,
+      at: hubDrop(sits + rise - rests),
+      half90,
+    }));
+  };
+  return { ...travel, endsToday: places([], TODAY), endsPlanned: places(changes, travel.planned) };
+}
+
+/** Of both sides the end that is met first. */
+function firstMet(ends: readonly SpringPlace[]): SpringPlace[] {
+  const found = new Map<SpringEndId, SpringPlace>();
+  for (const end of ends) {
+    const known = found.get(end.id);
+    const below = ENDS_BELOW.includes(end.id);
+    if (!known || (below ? end.at < known.at : end.at > known.at)) found.set(end.id, end);
+  }
+  return [...found.values()];
+}
+
 const furthest = (places: readonly (HubDrop | null | undefined)[]): HubDrop | null => {
   const known = places.filter((p): p is HubDrop => typeof p === 'number');
   return known.length > 0 ? hubDrop(Math.max(...known)) : null;
@@ -57,8 +99,10 @@ export function worstTravel(
 ): HubTravel | null {
   const known = SIDES.flatMap((side) => sides?.[side]?.travel ?? []);
   if (known.length === 0) return null;
-  const of = (place: keyof HubTravel) => furthest(known.map((t) => t[place]));
+  const of = (place: 'planned' | 'droopToday' | 'droopPlanned') => furthest(known.map((t) => t[place]));
   return {
+    endsToday: firstMet(known.flatMap((t) => t.endsToday ?? [])),
+    endsPlanned: firstMet(known.flatMap((t) => t.endsPlanned ?? [])),
     today: TODAY,
     planned: of('planned') ?? TODAY,
     droopToday: of('droopToday'),
@@ -71,4 +115,5 @@ export const asItStands = (travel: HubTravel): HubTravel => ({
   ...travel,
   planned: TODAY,
   droopPlanned: travel.droopToday,
+  endsPlanned: travel.endsToday ?? [],
 });

@@ -39,6 +39,9 @@ export function mendOf(
     case 'shockShut':
     case 'axleToFrame':
     case 'tyreToArch':
+    case 'packLimit':
+    case 'shackleFlat':
+    case 'coilBind':
       // Enough also where its band reaches further than the margin asked for.
       return {
         kind: 'stopPad',
@@ -55,6 +58,7 @@ export function mendOf(
       return { kind: 'shock', shut: shut + more, open: open + more };
     }
     case 'stopGap':
+    case 'coilLoose':
       return null;
     default:
       return { kind: 'line', by: up((fittings.lines[item] ?? 0) - margin) };

@@ -1,13 +1,19 @@
 import { type TravelPoint } from '../sheet/travel';
 import { type Side } from '../vehicle/side';
 import { worstFirst, type Verdict, type VerdictState } from '../verdict';
-import { type HubDrop, type HubTravel, hubDrop } from './hubTravel';
+import { SPRING_ENDS, type SpringEndId } from '../suspension/kind';
+import { ENDS_BELOW, hubDrop, type HubDrop, type HubTravel, type SpringPlace } from './hubTravel';
 import { limitersOf, type Fittings, type Limiter, type LimiterId, type TravelRead } from './limits';
 import { type FittedItem, type SurveyAnswer } from './survey';
 
 /** What is asked of a hub's travel, besides its lines. */
-export const TRAVEL_ITEMS = ['shockShut', 'axleToFrame', 'tyreToArch', 'stopGap', 'shockLength'] as const;
+export const TRAVEL_ITEMS = [
+  ...(['shockShut', 'axleToFrame', 'tyreToArch', 'stopGap', 'shockLength'] as const),
+  ...SPRING_ENDS,
+] as const;
 export type TravelItem = (typeof TRAVEL_ITEMS)[number];
+type ReadItem = Exclude<TravelItem, SpringEndId>;
+const READ_ITEMS = TRAVEL_ITEMS.filter((item): item is ReadItem => !(SPRING_ENDS as readonly string[]).includes(item));
 
 /** Left between the stop going solid and anything hard, mm. Chosen: a stop that is hit hard and old gives a little more. */
 export const STOP_MARGIN = 10;
@@ -24,7 +30,7 @@ export interface TravelVerdict extends Verdict<TravelItem> {
   assumed: TravelPoint[];
 }
 
-const NEEDS: Record<TravelItem, readonly TravelPoint[]> = {
+const NEEDS: Record<ReadItem, readonly TravelPoint[]> = {
   shockShut: ['shockLength', 'shockShut', 'stopGap', 'stopHeight'],
   axleToFrame: ['axleToFrame', 'stopGap', 'stopHeight'],
   tyreToArch: ['tyreToArch', 'stopGap', 'stopHeight'],
@@ -40,6 +46,10 @@ const QUANTITY: Record<TravelItem, string> = {
   tyreToArch: 'left when the stop is solid',
   stopGap: 'free travel up',
   shockLength: 'travel down',
+  packLimit: 'left when the stop is solid',
+  shackleFlat: 'left when the stop is solid',
+  coilBind: 'left when the stop is solid',
+  coilLoose: 'left when the shock is open',
 };
 
 const mm = (value: number): string => `${Math.abs(value).toFixed(0)} mm`;
@@ -58,7 +68,7 @@ export function travelRowsOf(
     ...read,
     ...(fittings.shock && { shockShut: fittings.shock.shut, shockOpen: fittings.shock.open }),
   };
-  return TRAVEL_ITEMS.map((item): TravelVerdict => {
+  return READ_ITEMS.map((item): TravelVerdict => {
     const wants = NEEDS[item].filter(
       (point) => given[point] === undefined && !(stopless && STOP_POINTS.includes(point)),
     );
@@ -125,6 +135,72 @@ export function travelRowsOf(
   });
 }
 
+const OVER: Record<SpringEndId, string> = {
+  packLimit: 'Its steel is past the limit of full bump',
+  shackleFlat: 'Its shackle lies along the spring',
+  coilBind: 'Its turns are solid',
+  coilLoose: '',
+};
+/** Metal meets metal: nothing is to be driven so. The others wear or sag. */
+const HARD: readonly SpringEndId[] = ['coilBind'];
+
+/**
+ * How the spring's own ends stand to the stop above and to the shock below. @param ends of the worse side, as planned
+ * @param held where the shocks end the droop, mm; null where nobody read both
+ */
+export function springEndRows(
+  side: Side,
+  read: TravelRead,
+  ends: readonly SpringPlace[],
+  fittings: Fittings,
+  held: number | null,
+): TravelVerdict[] {
+  const solid = limitersOf(side, read, fittings).find((l) => l.id === 'stopSolid');
+  return ends.map(({ id: item, at, half90 }): TravelVerdict => {
+    const below = ENDS_BELOW.includes(item);
+    const say = (state: VerdictState, text: string, value: number | null, limit: number, band: number | null) => ({
+      ...{ item, side, state, text, half90: band },
+      wants: value === null && !below ? STOP_POINTS.filter((point) => read[point] === undefined) : [],
+      assumed: value === null || below ? [] : (solid?.assumed ?? []),
+      ...(value !== null && {
+        figure: { quantity: QUANTITY[item], dimension: 'length' as const, value, limit, margin: value - limit },
+      }),
+    });
+    if (below) {
+      if (held === null) return say('not checked', '', null, 0, null);
+      const left = at - held;
+      return left < 0
+        ? say(
+            'look',
+            `It is loose in its seats ${mm(left)} before the shock is open: tie it, or fit a shorter shock.`,
+            left,
+            0,
+            half90,
+          )
+        : say('fits', `The shock is open ${mm(left)} before it is loose in its seats.`, left, 0, half90);
+    }
+    if (!solid) return say('not checked', '', null, 0, null);
+    const left = solid.at - at;
+    const band = Math.hypot(solid.half90, half90);
+    if (left < 0)
+      return say(
+        HARD.includes(item) ? 'does not fit' : 'look',
+        `${OVER[item]} ${mm(left)} before the stop is solid.`,
+        left,
+        STOP_MARGIN,
+        band,
+      );
+    const near = left < STOP_MARGIN || left < band;
+    return say(
+      near ? 'look' : 'fits',
+      `The stop is solid ${near ? 'only ' : ''}${mm(left)} before${near && left >= STOP_MARGIN ? `, and that is told to ± ${band.toFixed(0)} mm only` : ''}.`,
+      left,
+      STOP_MARGIN,
+      band,
+    );
+  });
+}
+
 /** Of both sides the worse one, item by item; sides read alike far count, one that was read counts before one that was not. */
 export function worseSide(left: readonly TravelVerdict[], right: readonly TravelVerdict[]): TravelVerdict[] {
   return left.map((one, k) => {
@@ -135,14 +211,19 @@ export function worseSide(left: readonly TravelVerdict[], right: readonly Travel
   });
 }
 
+/** Where both shocks are open, the later of the two with its band; null while one is not read. */
+export function shocksOpenAt(limiters: readonly Limiter[]): number | null {
+  const open = limiters.filter((l) => l.id === 'shockOpen');
+  return open.length < 2 ? null : Math.max(...open.map((l) => l.at + l.half90));
+}
+
 /**
  * The same travel held by its shocks: a shock that is open before the springs hang ends the droop of both sides where the later of
  * the two opens, its band allowed for. A side whose shock was not read holds nothing.
  */
 export function heldByShocks(travel: HubTravel | null, limiters: readonly Limiter[]): HubTravel | null {
-  const open = limiters.filter((l) => l.id === 'shockOpen');
-  if (!travel || open.length < 2) return travel;
-  const held = Math.max(...open.map((l) => l.at + l.half90));
+  const held = shocksOpenAt(limiters);
+  if (!travel || held === null) return travel;
   const ends = (droop: HubDrop | null, sits: HubDrop) =>
     hubDrop(Math.max(sits, droop === null ? held : Math.min(droop, held)));
   return {

@@ -5,6 +5,7 @@ import { SURVEY_TEXT } from '@/contracts/surveyText';
 import { hubDrop, type HubDrop } from '@/core/travel/hubTravel';
 import { ASSUMED_TRAVEL, type LimiterId } from '@/core/travel/limits';
 import { lengthAtDrop } from '@/core/travel/shock';
+import { type SpringEndId } from '@/core/suspension/kind';
 import { type VerdictState } from '@/core/verdict';
 import { fit } from '../drawing/scale';
 import { PullHandle } from '../drawing/PullHandle';
@@ -41,6 +42,13 @@ const ROW: Partial<Record<LimiterId, string>> = {
   tyreToArch: 'tyreToArch',
 };
 
+const END_NAMES: Record<SpringEndId, string> = {
+  packLimit: 'leaves at their limit',
+  shackleFlat: 'shackle lies flat',
+  coilBind: 'coil solid',
+  coilLoose: 'coil loose',
+};
+
 interface Tick {
   key: string;
   name: string;
@@ -71,6 +79,12 @@ export function TravelStage({ view, travel, states, stateName }: Props) {
       const first = firstOf(travel.limiters, id);
       return first ? [{ key: id, name: NAMES[id], at: first.at, state: states[ROW[id] ?? ''] ?? 'end' }] : [];
     }),
+    ...(held?.endsPlanned ?? []).map((end): Tick => ({
+      key: end.id,
+      name: END_NAMES[end.id],
+      at: end.at,
+      state: states[end.id] ?? 'end',
+    })),
     ...travel.taut.map(({ item, at }): Tick => ({
       key: item,
       name: `${SURVEY_TEXT[item]} taut`,

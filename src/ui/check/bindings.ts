@@ -38,6 +38,10 @@ const LIMITS: Record<TravelItem | 'line', string> = {
   shockShut: 'stop solid first',
   axleToFrame: 'stop solid first',
   tyreToArch: 'stop solid first',
+  packLimit: 'stop solid first',
+  shackleFlat: 'stop solid first',
+  coilBind: 'stop solid first',
+  coilLoose: 'shock open first',
   stopGap: 'free travel up',
   shockLength: 'travel down',
   line: 'slack at full hang',
@@ -49,6 +53,10 @@ const NAMES: Record<TravelItem, string> = {
   tyreToArch: 'Tyre to body',
   stopGap: 'Bump stop',
   shockLength: 'Shock open',
+  packLimit: 'Leaves at their limit',
+  shackleFlat: 'Shackle lies flat',
+  coilBind: 'Coil solid',
+  coilLoose: 'Coil loose in its seats',
 };
 
 const OWN_NAMES: Readonly<Record<string, string>> = {
@@ -66,11 +74,17 @@ const marginOf = (row: TravelVerdict | SlackVerdict | undefined): number | null 
 /** Everything that binds, tightest first: stops before everything, then what is to be looked at, then what fits. */
 export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
   const { known, sits, fittings, after, before } = travel;
+  const stops = new Set<string>(
+    [...after.ends, ...after.lines].filter((r) => r.state === 'does not fit').map((r) => r.item),
+  );
   const tried = (item: TravelItem | SlackItem, mend: Mend | null): Binding['mend'] => {
     if (!mend) return null;
     const { ends, lines } = travelOf(known, sits.will, travel.travel, mended(fittings, mend, item));
+    const rows: { item: string; state: VerdictState }[] = [...ends, ...lines];
+    // What mends one row and stops another is no mend.
+    const stopped = rows.some((r) => r.state === 'does not fit' && !stops.has(r.item));
     const row = [...ends, ...lines].find((r) => r.item === item);
-    return { mend, gives: marginOf(row) };
+    return stopped ? null : { mend, gives: marginOf(row) };
   };
   const read = (row: TravelVerdict) => known.travel!.read[row.side];
   const ends = after.ends.map((told): Binding => {

@@ -74,7 +74,7 @@ export function travelOf(
 ): TravelOf {
   const at = { ...known, travel: { ...known.travel!, fittings } };
   return {
-    ends: travelRows(sits, at),
+    ends: travelRows(sits, at, travel?.endsPlanned),
     lines: lineRows(travel, at).filter((row) =>
       known.survey.some((a) => a.item === row.item && a.answer !== 'none' && a.answer !== 'notChecked'),
     ),
@@ -89,7 +89,7 @@ export function useTravel(view: JobView, changes: readonly ChangeRow[], stateId:
     [view, text],
   );
   const assembled = useMemo(() => assembledOf(planned), [planned]);
-  const { prediction, refused } = usePrediction(assembled.missing.length > 0 ? null : assembled.input, 0, true);
+  const { prediction, refused } = usePrediction(assembled.missing.length > 0 ? null : assembled.input, 0, true, true);
   return useMemo(() => {
     const known = knownOf(planned, assembled.refused);
     const facts = prediction ? factsOf(prediction) : null;

@@ -1,3 +1,7 @@
+import { SPRING_STEEL_LIMITS } from '@/core/material/steel';
+import { STRESS_SOURCE } from '@/core/mechanics/leafpack/stress';
+import { type SpringEndId } from '@/core/suspension/kind';
+import { SHACKLE_FLAT } from '@/core/suspension/longitudinalLeaf/ends';
 import { ASSUMED_TRAVEL, type TravelRead } from '@/core/travel/limits';
 import { STOP_MARGIN } from '@/core/travel/travelRows';
 import { SLACK_MARGIN } from '@/core/travel/survey';
@@ -5,6 +9,14 @@ import { type Binding } from './bindings';
 import { firstOf, type Travel } from './useTravel';
 
 const n = (value: number): string => value.toFixed(0).replace('-', '−');
+
+/** How the spring's own ends are found. */
+const END_SOURCE: Record<SpringEndId, string> = {
+  packLimit: `solved under growing load until a leaf’s nominal stress is ${SPRING_STEEL_LIMITS.bump} MPa, full bump, or its peak ${SPRING_STEEL_LIMITS.yield} MPa, yield (${STRESS_SOURCE})`,
+  shackleFlat: `solved under growing load until it is within ${Math.round((SHACKLE_FLAT * 180) / Math.PI)}° of the eyes' line (chosen)`,
+  coilBind: 'turns times wire, ends by how they are made',
+  coilLoose: 'free length along its axis',
+};
 
 /** How a row was reckoned, line by line, in millimetres. Places of the hub are told from where it stands today, up as plus. */
 export function workingOf(row: Binding, travel: Travel): string[] {
@@ -49,6 +61,19 @@ export function workingOf(row: Binding, travel: Travel): string[] {
       ];
     case 'shockLength':
       return [places, shock('shockOpen')].filter(Boolean);
+    case 'packLimit':
+    case 'shackleFlat':
+    case 'coilBind':
+    case 'coilLoose': {
+      const end = held?.endsPlanned?.find((e) => e.id === row.id);
+      if (!end) return [];
+      const against =
+        row.id === 'coilLoose' ? [shock('shockOpen')] : [stop(), `asked for: ${STOP_MARGIN} between them (chosen)`];
+      return [
+        ...against,
+        `${row.name.toLowerCase()} at ${end.at > 0 ? '' : '+'}${n(-end.at)} ± ${n(end.half90)}: ${END_SOURCE[row.id]}`,
+      ].filter(Boolean);
+    }
     default:
       return row.limit === ''
         ? []

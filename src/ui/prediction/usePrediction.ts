@@ -43,11 +43,13 @@ const SEED = 20_201;
  * While a new input is being solved the last answer stays, marked by its progress.
  * @param samples size of the band's draw; 0 for the central answer only, without its curves
  * @param ranked whether the central answer ranks its inputs
+ * @param whole nothing is shown before the central answer is whole
  */
 export function usePrediction<I extends AxleInput>(
   input: I | null,
   samples = 20_000,
   ranked = samples > 0,
+  whole = false,
 ): LivePreview<PredictionFor<I>> {
   const text = useMemo(() => (input ? JSON.stringify(input) : ''), [input]);
   const [answer, setAnswer] = useState<Answer>(IDLE);
@@ -84,8 +86,8 @@ export function usePrediction<I extends AxleInput>(
     if (text === '') return;
     of.current = text;
     const id = ++count.current;
-    ask({ id, input: JSON.parse(text) as AxleInput, seed: SEED, samples, ranked });
-  }, [text, samples, ranked, ask]);
+    ask({ id, input: JSON.parse(text) as AxleInput, seed: SEED, samples, ranked, whole });
+  }, [text, samples, ranked, whole, ask]);
 
   const stop = useCallback(() => {
     ask({ id: ++count.current, stop: true }, false);

@@ -11,7 +11,7 @@ import {
   type CoilEnds,
 } from '../../mechanics/coil/coil';
 import { type Side } from '../../vehicle/side';
-import { type SideModel, type SpringFigures } from '../kind';
+import { type SideModel, type SpringEnd, type SpringFigures } from '../kind';
 import { type CoilAxleInput, type CoilChange, type CoilInput } from './input';
 
 export type DrawnInput = Drawn<CoilAxleInput>;
@@ -40,6 +40,8 @@ export interface CoilFigures extends SpringFigures {
 
 /** End constant of a coil between an axle that can tilt and a frame. Shigley (from memory). */
 const ONE_END_TILTS = 0.7;
+/** Turns are wound to a few per cent of their wire and lie on one another with paint and rust between. Memory, chosen. */
+const SOLID_SHARE = 0.03;
 /** Ends to stand in where nobody looked; the others widen the band. */
 export const USUAL_ENDS: CoilEnds = 'closedGround';
 
@@ -115,6 +117,19 @@ export class CoilSideModel implements SideModel<DrawnChange, CoilFigures> {
     // A coil that is loose in its seats carries nothing: the axle hangs on something else.
     if (axial < 0) throw new CoreError('no-equilibrium', 'coil', 'the coil is loose in its seats under this load');
     return spacer + length / this.input.ratio;
+  }
+
+  ends(changes: readonly DrawnChange[]): SpringEnd[] {
+    const standing = this.standing(changes);
+    if (!standing || !this.now) return [];
+    const { coil, lengthAt } = standing;
+    const { ratio } = this.input;
+    const rests = this.rise(changes, 0);
+    const length = lengthAt(this.axial(0));
+    return [
+      { id: 'coilBind', rise: rests - (length - solidHeight(coil)) / ratio, half90: SOLID_SHARE * solidHeight(coil) },
+      { id: 'coilLoose', rise: rests + (coil.free - length) / ratio, half90: 0 },
+    ];
   }
 
   /** Friction of a coil is that of its shock and bushes; nothing of it is known here. */

@@ -16,10 +16,11 @@ import { SPRING_STEEL_E } from '../../material/steel';
 import { mainLeafAboveHub } from '../../mechanics/stack/stack';
 import { type DrawnChange, type DrawnInput } from './input';
 import { type Side } from '../../vehicle/side';
-import { type SideModel } from '../kind';
+import { type SideModel, type SpringEnd } from '../kind';
+import { springEnds, usedOf } from './ends';
 import { builtPack, builtStack, changesPack, mends } from './built';
 import { isTurned } from './turned';
-import { figuresOf, type LeafFigures } from './figures';
+import { figuresOf, nominalOf, type LeafFigures } from './figures';
 import { type SideState } from './sideState';
 
 /** Leaves formed flat lie flat in their clamp. */
@@ -168,6 +169,22 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
   peakStress(changes: readonly DrawnChange[], extraLoad: number): number {
     const { spring } = this.state(changes, extraLoad);
     return spring ? Math.max(...spring.solver.peakStress(spring.state.forces, spring.state.shape)) : 0;
+  }
+
+  ends(changes: readonly DrawnChange[]): SpringEnd[] {
+    if (!this.hasSpring) return [];
+    return springEnds(this.baseLoad, (extra) => {
+      const { rise, spring } = this.state(changes, extra);
+      const { solver, state } = spring!;
+      return {
+        rise,
+        used: usedOf(
+          nominalOf(solver, state.shape, this.baseLoad + extra),
+          solver.peakStress(state.forces, state.shape),
+        ),
+        shackle: state.shackleAngle,
+      };
+    });
   }
 
   /** Height that rubbing on the pad holds either way, mm. */

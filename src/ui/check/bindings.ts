@@ -74,16 +74,14 @@ const marginOf = (row: TravelVerdict | SlackVerdict | undefined): number | null 
 /** Everything that binds, tightest first: stops before everything, then what is to be looked at, then what fits. */
 export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
   const { known, sits, fittings, after, before } = travel;
-  const stops = new Set<string>(
-    [...after.ends, ...after.lines].filter((r) => r.state === 'does not fit').map((r) => r.item),
-  );
   const tried = (item: TravelItem | SlackItem, mend: Mend | null): Binding['mend'] => {
     if (!mend) return null;
     const { ends, lines } = travelOf(known, sits.will, travel.travel, mended(fittings, mend, item));
-    const rows: { item: string; state: VerdictState }[] = [...ends, ...lines];
-    // What mends one row and stops another is no mend.
-    const stopped = rows.some((r) => r.state === 'does not fit' && !stops.has(r.item));
     const row = [...ends, ...lines].find((r) => r.item === item);
+    // What would press on the stop where it rests is no mend: no part gives that travel back.
+    const pressed = (rows: readonly TravelVerdict[]) =>
+      rows.some((r) => r.item === 'stopGap' && r.state === 'does not fit');
+    const stopped = pressed(ends) && !pressed(after.ends);
     return stopped ? null : { mend, gives: marginOf(row) };
   };
   const read = (row: TravelVerdict) => known.travel!.read[row.side];

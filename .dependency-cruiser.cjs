@@ -29,11 +29,15 @@ module.exports = {
     core('sheet', 'units/', 'vehicle/', 'thread/', 'estimate/', 'material/'),
     core('mechanics', 'material/'),
     core('fastener', 'estimate/', 'thread/', 'units/'),
-    core('travel', 'sheet/', 'vehicle/', 'suspension/kind'),
+    core('travel', 'sheet/', 'vehicle/', 'material/', 'suspension/kind'),
     core('driveline', 'sheet/', 'mechanics/'),
     core('bush'),
     core('steering'),
-    core('handbook', ...INPUTS, 'mechanics/', 'fastener/', 'bush/', 'travel/', 'steering/', 'driveline/'),
+    core(
+      'handbook',
+      ...INPUTS,
+      ...['mechanics/', 'fastener/', 'bush/', 'travel/', 'steering/', 'driveline/', 'procedure/', 'inspection/'],
+    ),
     // A prediction knows kinds of suspension only by their narrow interface.
     core('prediction', 'estimate/', 'vehicle/', 'material/', 'travel/', 'suspension/kind'),
     // No kind knows another one, nor the list of them.

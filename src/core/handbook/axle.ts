@@ -4,6 +4,7 @@ import { axleShares } from '../vehicle/load';
 import { thrustAngle, tiltAngle } from '../vehicle/square';
 import { type FieldRule } from '../units/parse';
 import { lengthRule, massRule } from '../units/rules';
+import { drawJoints, drawShares, drawSquare, drawTilt, drawToe } from './draws';
 import { n, type Sum } from './sum';
 
 const DEGREE = Math.PI / 180;
@@ -66,6 +67,7 @@ export const AXLE_SUMS: readonly Sum[] = [
         ],
       };
     },
+    draw: drawToe,
   },
   {
     id: 'square',
@@ -91,6 +93,7 @@ export const AXLE_SUMS: readonly Sum[] = [
         working: [`atan(${n(off, 0)} / ${n(given.number('track'), 0)}) = ${n(angle / DEGREE, 2)}°`],
       };
     },
+    draw: drawSquare,
   },
   {
     id: 'joints',
@@ -126,6 +129,7 @@ export const AXLE_SUMS: readonly Sum[] = [
         working: [`pinion − output = ${n(unequal / DEGREE)}°`],
       };
     },
+    draw: drawJoints,
   },
   {
     id: 'shares',
@@ -160,6 +164,7 @@ export const AXLE_SUMS: readonly Sum[] = [
         ],
       };
     },
+    draw: drawShares,
   },
   {
     id: 'tilt',
@@ -187,5 +192,6 @@ export const AXLE_SUMS: readonly Sum[] = [
         ],
       };
     },
+    draw: drawTilt,
   },
 ];

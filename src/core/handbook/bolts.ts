@@ -15,6 +15,7 @@ import { middleOf, placeInRange, wrenchSetting } from '../fastener/range';
 import { CoreError } from '../errors';
 import { lengthRule, THREAD_RULE, TORQUE_READING_RULE } from '../units/rules';
 import { UNITS } from '../units/units';
+import { drawClamped, drawCrowfoot, drawLength, drawRange } from './draws';
 import { n, type Sum, type SumChoice } from './sum';
 
 const CONDITION_NAMES: Record<Condition, string> = {
@@ -73,6 +74,11 @@ export const BOLT_SUMS: readonly Sum[] = [
         ],
       };
     },
+    draw: (given) =>
+      drawClamped(
+        given,
+        kN(clampOf(given.thread('thread'), given.number('torque'), given.choice<Condition>('condition')).force),
+      ),
   },
   {
     id: 'torque',
@@ -106,6 +112,11 @@ export const BOLT_SUMS: readonly Sum[] = [
         ],
       };
     },
+    draw: (given) =>
+      drawClamped(
+        given,
+        Nm(torqueFor(given.thread('thread'), given.choice<Grade>('grade'), given.choice<Condition>('condition'))),
+      ),
   },
   {
     id: 'wet',
@@ -165,6 +176,7 @@ export const BOLT_SUMS: readonly Sum[] = [
         ],
       };
     },
+    draw: drawRange,
   },
   {
     id: 'crowfoot',
@@ -193,6 +205,7 @@ export const BOLT_SUMS: readonly Sum[] = [
         working: [`${Nm(wanted)} × ${n(lever, 0)} / (${n(lever, 0)} + ${n(offset, 0)}) = ${Nm(value)}`],
       };
     },
+    draw: drawCrowfoot,
   },
   {
     id: 'length',
@@ -241,5 +254,6 @@ export const BOLT_SUMS: readonly Sum[] = [
         ],
       };
     },
+    draw: drawLength,
   },
 ];

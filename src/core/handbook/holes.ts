@@ -3,6 +3,7 @@ import { clearance, CLEARANCE, edgeLeft, nearestDrills, slopAngle, threadShare }
 import { ACROSS_METRIC, spannersFor } from '../fastener/spanner';
 import { fractionText, inchFraction } from '../units/format';
 import { lengthRule, THREAD_RULE } from '../units/rules';
+import { drawHole, drawInch, drawPilot, drawSpanner } from './draws';
 import { n, type Sum } from './sum';
 
 export const HOLE_SUMS: readonly Sum[] = [
@@ -34,6 +35,7 @@ export const HOLE_SUMS: readonly Sum[] = [
         working: [`${n(mm, 2)} mm = ${n(mm / 25.4, 4)} in`],
       };
     },
+    draw: drawInch,
   },
   {
     id: 'hole',
@@ -85,6 +87,7 @@ export const HOLE_SUMS: readonly Sum[] = [
         working: [`${n(hole, 2)} − ${n(bolt, 2)} = ${n(play, 2)} mm`],
       };
     },
+    draw: drawHole,
   },
   {
     id: 'pilot',
@@ -115,6 +118,7 @@ export const HOLE_SUMS: readonly Sum[] = [
         ],
       };
     },
+    draw: drawPilot,
   },
   {
     id: 'spanner',
@@ -139,5 +143,6 @@ export const HOLE_SUMS: readonly Sum[] = [
         working: near.map((s) => `${s.name} = ${n(s.across, 2)} mm, less ${n(across, 2)} = ${n(s.slack, 2)} mm`),
       };
     },
+    draw: drawSpanner,
   },
 ];

@@ -4,6 +4,7 @@ import { BUSH_TYPE_IDS, BUSH_TYPES, type BushTypeId } from '../bush/types';
 import { activeTurns, COIL_ENDS, coilRate, turnGap, type CoilEnds } from '../mechanics/coil/coil';
 import { lengthRule, TURNS_RULE } from '../units/rules';
 import { dropAtLength } from '../travel/shock';
+import { drawBush, drawBushFit, drawCoil, drawShock } from './draws';
 import { n, type Sum } from './sum';
 
 const DEGREE = Math.PI / 180;
@@ -53,6 +54,7 @@ export const SPRING_SUMS: readonly Sum[] = [
         ],
       };
     },
+    draw: drawCoil,
   },
   {
     id: 'bush',
@@ -117,6 +119,7 @@ export const SPRING_SUMS: readonly Sum[] = [
         ],
       };
     },
+    draw: drawBush,
   },
   {
     id: 'bushfit',
@@ -154,6 +157,7 @@ export const SPRING_SUMS: readonly Sum[] = [
         ],
       };
     },
+    draw: drawBushFit,
   },
   {
     id: 'shock',
@@ -202,5 +206,6 @@ export const SPRING_SUMS: readonly Sum[] = [
         working: [`shut it stands ${n(-(shut ?? 0))} mm up, open ${n(open ?? 0)} mm down`],
       };
     },
+    draw: drawShock,
   },
 ];

@@ -1,3 +1,4 @@
+import { type Picture } from './picture';
 import { threadNamed, type Thread } from '../thread/thread';
 import { type FieldRule } from '../units/parse';
 import { type Dimension } from '../units/units';
@@ -22,8 +23,8 @@ export interface SumChoice {
 export interface SumFigure {
   label: string;
   value: number;
-  /** `share` is told in per cent, `turns` and `threads` as bare numbers. */
-  dimension: Dimension | 'share' | 'turns';
+  /** `share` is told in per cent, `turns` as a bare number, `energy` (N·mm) in joules. */
+  dimension: Dimension | 'share' | 'turns' | 'energy';
   /** Its reach down and up, where it has one. */
   between?: readonly [number, number];
 }
@@ -58,7 +59,7 @@ export class SumInput {
 /** One sum of the trade: what goes in, what comes out, where it is from and what it does not tell. */
 export interface Sum {
   id: string;
-  group: 'bolts' | 'holes and tools' | 'springs' | 'axle and wheels';
+  group: 'bolts' | 'holes and tools' | 'springs' | 'travel' | 'axle and wheels' | 'the job';
   title: string;
   /** Other words that people look it up by, the wrong ones too. */
   words: string;
@@ -69,6 +70,8 @@ export interface Sum {
   silent: string;
   /** @throws CoreError naming the field that is wrong */
   answer(input: SumInput): SumAnswer;
+  /** What it is of, to scale. */
+  draw?(input: SumInput): Picture;
 }
 
 export const n = (value: number, digits = 1): string => value.toFixed(digits).replace('-', '−');

@@ -4,7 +4,7 @@ import { findSums, SUMS } from './sums';
 import { SumInput, type Sum } from './sum';
 
 /** A sum at its examples, with some of them typed otherwise. */
-function at(sum: Sum, typed: Record<string, string> = {}, chosen: Record<string, string> = {}) {
+const inputOf = (sum: Sum, typed: Record<string, string> = {}, chosen: Record<string, string> = {}) => {
   const texts = Object.fromEntries(sum.fields.map((f) => [f.id, typed[f.id] ?? f.example]));
   const values = sum.fields.map((f) => {
     const read = parseMeasured(texts[f.id]!, f.rule);
@@ -12,8 +12,10 @@ function at(sum: Sum, typed: Record<string, string> = {}, chosen: Record<string,
     return [f.id, read.value] as const;
   });
   const choices = Object.fromEntries((sum.choices ?? []).map((c) => [c.id, chosen[c.id] ?? c.options[0]!.id]));
-  return sum.answer(new SumInput(Object.fromEntries(values), texts, choices));
-}
+  return new SumInput(Object.fromEntries(values), texts, choices);
+};
+const at = (sum: Sum, typed: Record<string, string> = {}, chosen: Record<string, string> = {}) =>
+  sum.answer(inputOf(sum, typed, chosen));
 const sum = (id: string) => SUMS.find((s) => s.id === id)!;
 
 test.each(SUMS.map((s) => [s.id, s] as const))(
@@ -38,6 +40,8 @@ test.each(SUMS.map((s) => [s.id, s] as const))(
         expect(Number.isFinite(value)).toBe(true);
         if (between) expect(between[0]).toBeLessThanOrEqual(value);
       }
+      const picture = s.draw?.(inputOf(s, {}, chosen));
+      expect(JSON.stringify(picture ?? '')).not.toMatch(/null|NaN|Infinity/);
       expect(answer.working.join() + answer.words.join()).not.toMatch(/NaN|undefined|Infinity/);
     }
     expect(s.silent.length).toBeGreaterThan(20);

@@ -146,3 +146,9 @@ export function threadNamed(text: string): Thread | undefined {
   const read = parseThread(text);
   return read.kind === 'ok' ? read.thread : undefined;
 }
+
+/** Every thread that is known here, metric and unified. */
+export const ALL_THREADS: readonly Thread[] = [
+  ...Object.entries(METRIC).flatMap(([size, pitches]) => pitches.map((pitch) => metric(size, pitch))),
+  ...Object.keys(UNIFIED).flatMap((size) => [unified(size, 'coarse'), unified(size, 'fine')]),
+];

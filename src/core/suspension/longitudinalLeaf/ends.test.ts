@@ -13,7 +13,10 @@ const { input } = assemble(flatbedSheet());
 const { travel } = finish(predictAxle(input, false)).sides.left!;
 
 const usedIn = (view: SpringView, load: number) => {
-  const leaves = input.pack!.leaves.map((leaf) => ({ width: input.pack!.width.value, thickness: leaf.thickness.value }));
+  const leaves = input.pack!.leaves.map((leaf) => ({
+    width: input.pack!.width.value,
+    thickness: leaf.thickness.value,
+  }));
   const half = (input.pack!.seatLength.value * input.pack!.inactive.value) / 2;
   const arms = { front: view.seat.x - view.frontEye.x, rear: view.rearEye.x - view.seat.x };
   return usedOf(

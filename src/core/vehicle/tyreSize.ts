@@ -1,0 +1,28 @@
+import { requireNumber } from '../errors';
+
+/** A tyre by what is moulded on it: section width in mm, height of its wall over that width, and rim in inches. */
+export interface TyreSize {
+  width: number;
+  /** 0.2–1. */
+  aspect: number;
+  rim: number;
+}
+
+/** Under its load a tyre's axle stands about this share of the free radius lower. Memory, chosen: 2 to 4 % of radial tyres. */
+export const SQUASH = { value: 0.03, half90: 0.012 } as const;
+
+/** Free radius of a new tyre by its size, mm. Arithmetic of the size; tread wear and the maker's own figure differ by some millimetres. */
+export function freeRadius({ width, aspect, rim }: TyreSize): number {
+  requireNumber('width', width, 60, 500);
+  requireNumber('aspect', aspect, 0.2, 1);
+  requireNumber('rim', rim, 4, 30);
+  return width * aspect + (rim * 25.4) / 2;
+}
+
+/** Height of the hub over the ground, mm. */
+export const loadedRadius = (size: TyreSize): number => freeRadius(size) * (1 - SQUASH.value);
+
+/** What another tyre does: the axle's rise, mm, what the speedometer tells too little or too much, and the gearing, as shares. */
+export function tyreChange(was: TyreSize, now: TyreSize): { rise: number; faster: number } {
+  return { rise: loadedRadius(now) - loadedRadius(was), faster: loadedRadius(now) / loadedRadius(was) - 1 };
+}

@@ -31,6 +31,15 @@ export const ACROSS_INCH: Readonly<Record<string, string>> = {
   ...{ '5/8': '15/16 in', '3/4': '1-1/8 in', '7/8': '1-5/16 in', '1': '1-1/2 in' },
 };
 
+/** Height of usual hexagon nuts, mm: ISO 4032 style 1 at most for metric, ASME B18.2.2 nominal for inch; from memory. */
+export const NUT_METRIC: Readonly<Record<number, number>> = {
+  ...{ 6: 5.2, 8: 6.8, 10: 8.4, 12: 10.8, 14: 12.8, 16: 14.8, 18: 15.8, 20: 18, 22: 19.4, 24: 21.5 },
+};
+export const NUT_INCH: Readonly<Record<string, string>> = {
+  ...{ '1/4': '7/32 in', '5/16': '17/64 in', '3/8': '21/64 in', '7/16': '3/8 in', '1/2': '7/16 in' },
+  ...{ '9/16': '31/64 in', '5/8': '35/64 in', '3/4': '41/64 in', '7/8': '3/4 in', '1': '55/64 in' },
+};
+
 /** A spanner slacker than this rounds the flats of a good nut; one tighter than 0.05 mm does not go on. mm, chosen. */
 const SLACK = { good: 0.2, rescue: 0.4 } as const;
 

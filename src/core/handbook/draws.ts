@@ -84,7 +84,7 @@ export const drawClamped = (given: SumInput, words: string): Picture => {
       ),
       note([grip / 2, 3.5 * d], words, 'new'),
       note([grip + 3.3 * d, -0.1 * d], given.thread('thread').name, 'quiet', 'start'),
-      box(grip + 7 * d, 0, 0.1, 0.1, { ink: 'quiet' }),
+      note([grip + 7 * d, 0], ''),
     ],
   };
 };
@@ -269,13 +269,13 @@ export const drawBush = (given: SumInput): Picture => {
     says: 'the bush in its eye, a spoke of its rubber wound up',
     shapes: [
       disc([0, 0], outer * 1.22, { fill: 'steel' }),
-      disc([0, 0], outer, { fill: 'rubber' }),
+      disc([0, 0], outer, { fill: 'tape' }),
       disc([0, 0], inner, { fill: 'steel' }),
       disc([0, 0], inner * 0.6, { fill: 'paper' }),
       line([ray([0, 0], inner, Math.PI / 2), ray([0, 0], outer, Math.PI / 2)], { dashed: true, ink: 'quiet' }),
       line(twist, { ink: 'new' }),
       note([outer * 1.45, outer * 0.5], `turns ${n(turn / DEGREE)}°`, 'new', 'start'),
-      box(outer * 3.4, 0, 0.1, 0.1, { ink: 'quiet' }),
+      note([outer * 3.4, 0], ''),
     ],
   };
 };

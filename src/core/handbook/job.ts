@@ -121,7 +121,7 @@ export const JOB_SUMS: readonly Sum[] = [
             { ink: 'ink' },
           ),
           note([100, 18], 'the day'),
-          box(-62, 0, 1, 1, { fill: 'none', ink: 'quiet' }),
+          note([-62, 0], ''),
         ],
       };
     },

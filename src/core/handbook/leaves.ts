@@ -95,19 +95,28 @@ export const LEAF_SUMS: readonly Sum[] = [
       };
     },
     draw: (given) => {
-      const half = (given.number('front') + given.number('rear')) / 2;
+      const [a, b] = [given.number('front'), given.number('rear')];
       const count = Math.round(given.number('count'));
       const t = given.number('thickness');
+      const arch = 0.07 * (a + b);
+      const eye = (x: number) => (4 * arch * x ** 2) / (a + b) ** 2;
       return {
         says: 'the pack from the side',
         front: true,
         shapes: [
-          ...leaves(half, count, t, half * 0.14),
-          disc([-half, half * 0.14 + t], 14, { fill: 'paper' }),
-          disc([half, half * 0.14 + t], 14, { fill: 'paper' }),
-          across(-half, 0, -count * t - 60),
-          across(0, half, -count * t - 60),
+          ...leaves([a, b], count, t, arch),
+          disc([-a, eye(a)], 14, { fill: 'paper' }),
+          disc([b, eye(b)], 14, { fill: 'paper' }),
+          across(-a, 0, -count * t - 90),
+          across(0, b, -count * t - 90),
           box(-given.number('seat') / 2, -count * t - 14, given.number('seat'), 14, { fill: 'tape' }),
+          line(
+            [
+              [0, -count * t - 14],
+              [0, -count * t - 100],
+            ],
+            { ink: 'quiet', dashed: true },
+          ),
         ],
       };
     },
@@ -188,45 +197,31 @@ export const LEAF_SUMS: readonly Sum[] = [
       const [a, b, tube] = [given.number('front'), given.number('rear'), given.number('tube')];
       const [pack, block] = [given.number('pack'), Math.max(0, given.number('block'))];
       const over = given.choice('move') === 'over';
-      const half = (a + b) / 2;
       // Its seat: on top of the tube, or hung under it.
-      const seat = over ? tube / 2 + given.number('perches') / 2 + block + pack : -tube / 2 - block;
-      const eye = seat + half * 0.12;
+      const foot = over ? tube / 2 + given.number('perches') / 2 : -tube / 2 - block;
+      const seat = over ? foot + block + pack : foot;
+      const arch = 0.06 * (a + b);
+      const eye = (x: number) => seat + (4 * arch * x ** 2) / (a + b) ** 2;
       const shackle = 70 + Math.max(-40, given.number('shackle'));
       return {
         says: 'spring, axle and shackle from the side',
         front: true,
         shapes: [
-          ...leaves(half, Math.max(1, Math.round(pack / 8)), 8, half * 0.12, [0, seat]),
+          ...leaves([a, b], Math.max(1, Math.round(pack / 8)), 8, arch, [0, seat]),
           disc([0, 0], tube / 2, { fill: 'paper' }),
           ...(block > 0
-            ? [
-                box(-45, over ? tube / 2 + given.number('perches') / 2 : -tube / 2 - block, 90, block, {
-                  fill: 'new',
-                  ink: 'new',
-                }),
-              ]
+            ? [box(-45, foot, 90, block, { fill: 'new', ink: 'new' }), up(foot, foot + block, -90, 'new')]
             : []),
-          disc([-half, eye], 14, { fill: 'paper' }),
-          disc([half, eye], 14, { fill: 'paper' }),
+          disc([-a, eye(a)], 14, { fill: 'paper' }),
+          disc([b, eye(b)], 14, { fill: 'paper' }),
           line(
             [
-              [half, eye],
-              [half + 12, eye + shackle],
+              [b, eye(b)],
+              [b + 12, eye(b) + shackle],
             ],
             { ink: given.number('shackle') === 0 ? 'ink' : 'new' },
           ),
-          disc([half + 12, eye + shackle], 10, { fill: 'paper' }),
-          ...(block > 0
-            ? [
-                up(
-                  over ? tube / 2 + given.number('perches') / 2 : -tube / 2 - block,
-                  over ? tube / 2 + given.number('perches') / 2 + block : -tube / 2,
-                  90,
-                  'new',
-                ),
-              ]
-            : []),
+          disc([b + 12, eye(b) + shackle], 10, { fill: 'paper' }),
         ],
       };
     },
@@ -387,7 +382,7 @@ export const LEAF_SUMS: readonly Sum[] = [
           ...Array.from({ length: steps + 1 }, (_, i) =>
             disc(at(i), wire! / 2, { fill: k === '' ? 'steel' : 'new', ...look }),
           ),
-          up(0, free!, x + out! / 2 + 26, k === '' ? 'ink' : 'new'),
+          up(0, free!, k === '' ? x - out! / 2 - 26 : x + out! / 2 + 26, k === '' ? 'ink' : 'new'),
         ];
       };
       const apart = given.number('outside') / 2 + given.number('outside2') / 2 + 90;

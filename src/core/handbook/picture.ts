@@ -120,13 +120,19 @@ export function tape(
   };
 }
 
-/** A leaf pack from the side, its main leaf's seat at the origin: leaves nested on one curve, a stock of steps. */
-export function leaves(half: number, count: number, thickness: number, arch: number, at: At = [0, 0]): Shape[] {
-  const curve = arch / half ** 2;
+/** A leaf pack from the side, the top of its main leaf's seat at a place: leaves nested on one curve, in steps of length. */
+export function leaves(
+  [front, rear]: readonly [number, number],
+  count: number,
+  thickness: number,
+  arch: number,
+  at: At = [0, 0],
+): Shape[] {
+  const curve = (4 * arch) / (front + rear) ** 2;
   return Array.from({ length: count }, (_, k) => {
-    const reach = half * (1 - k / (count + 0.5));
+    const share = 1 - k / (count + 0.5);
     const y = (x: number, t: number) => at[1] + curve * x ** 2 - k * thickness - t;
-    const xs = Array.from({ length: 21 }, (_, i) => -reach + (2 * reach * i) / 20);
+    const xs = Array.from({ length: 21 }, (_, i) => share * (-front + ((front + rear) * i) / 20));
     return area(
       [
         ...xs.map((x) => [at[0] + x, y(x, 0)] as const),

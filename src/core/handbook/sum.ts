@@ -25,6 +25,8 @@ export interface SumFigure {
   value: number;
   /** `share` is told in per cent, `turns` as a bare number, `energy` (N·mm) in joules. */
   dimension: Dimension | 'share' | 'turns' | 'energy';
+  /** A name in place of the figure, where the answer is one. */
+  says?: string;
   /** Its reach down and up, where it has one. */
   between?: readonly [number, number];
 }

@@ -63,14 +63,14 @@ export const TRAVEL_SUMS: readonly Sum[] = [
     fields: [
       {
         id: 'gap',
-        label: 'From its seat to what it strikes',
+        label: 'Seat to what it strikes',
         rule: lengthRule(5, 600, 130),
         example: '128 mm',
         hint: 'weight on, stop left out',
       },
       {
         id: 'hard',
-        label: 'Hub up until something hard meets',
+        label: 'Hub up to the hard thing',
         rule: lengthRule(0, 600, 100),
         example: '105 mm',
         hint: 'shock shut, tyre, axle: the first of them',
@@ -140,7 +140,7 @@ export const TRAVEL_SUMS: readonly Sum[] = [
       { id: 'load', label: 'Load on that wheel', rule: force(100, 100_000, 6000), example: '5.2 kN' },
       {
         id: 'drop',
-        label: 'It falls onto the stop by',
+        label: 'It falls on it by',
         rule: lengthRule(0, 1000, 80),
         example: '60 mm',
         hint: 'what the spring did not take',
@@ -202,10 +202,10 @@ export const TRAVEL_SUMS: readonly Sum[] = [
       { id: 'load', label: 'Load on the spring', rule: force(50, 100_000, 5000), example: '4.8 kN' },
       {
         id: 'force',
-        label: 'Force of the shock, mean of both ways',
+        label: 'Shock’s force, both ways',
         rule: force(20, 20_000, 700),
         example: '640 N',
-        hint: 'at the speed below, from its maker',
+        hint: 'mean of both, at the speed below, from its maker',
       },
       { id: 'speed', label: 'At, each second', rule: lengthRule(10, 2000, 300), example: '0.3 m' },
     ],
@@ -245,7 +245,7 @@ export const TRAVEL_SUMS: readonly Sum[] = [
     title: 'How high on stands',
     words: 'jack stand axle stand trolley jack reach lift frame height hang free droop notch',
     fields: [
-      { id: 'frame', label: 'Frame over the ground, at the stand', rule: lengthRule(50, 2500, 500), example: '455 mm' },
+      { id: 'frame', label: 'Frame’s height there', rule: lengthRule(50, 2500, 500), example: '455 mm' },
       { id: 'droop', label: 'Hub down to hanging', rule: lengthRule(0, 600, 110), example: '115 mm' },
       {
         id: 'squash',

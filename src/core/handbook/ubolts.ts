@@ -155,23 +155,26 @@ export const UBOLT_SUMS: readonly Sum[] = [
     answer: (given) => {
       const guesses = identifyThread(given.number('outside'), given.number('ten') / 10);
       const likely = guesses.filter((g) => !g.near);
-      const tpi = 25.4 / given.number('ten') / 10;
+      const tpi = 254 / given.number('ten');
       return {
         figures: [
-          { label: 'over its crests', value: given.number('outside'), dimension: 'length' },
+          {
+            label: 'most likely',
+            value: likely[0]?.thread.diameter ?? given.number('outside'),
+            dimension: 'length',
+            says: likely[0]?.thread.name ?? 'not known',
+          },
           { label: 'threads per inch', value: tpi, dimension: 'turns' },
         ],
         words: [
-          likely[0]
-            ? `${likely[0].thread.name}${
-                likely.length > 1
-                  ? `, or ${likely
-                      .slice(1)
-                      .map((g) => g.thread.name)
-                      .join(', ')}`
-                  : ''
-              }`
-            : 'look: no thread known here has these; measure both again, over clean crests',
+          likely.length > 1
+            ? `or ${likely
+                .slice(1)
+                .map((g) => g.thread.name)
+                .join(', ')}`
+            : likely.length === 1
+              ? 'No other one is as near.'
+              : 'look: no thread known here has these; measure both again, over clean crests',
           ...guesses
             .filter((g) => g.near)
             .map((g) => `look: ${g.thread.name} is near enough to start by hand, then it jams`),

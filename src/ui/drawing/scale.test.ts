@@ -39,7 +39,7 @@ test('property: in a low room the height decides, nothing sticks out and the dra
 test('the scale bar is a round length, never longer than about a fifth', () => {
   expect(barLength(1400, 'mm')).toEqual({ mm: 250, text: '250 mm' });
   expect(barLength(1400, 'in')).toEqual({ mm: 8 * 25.4, text: '8 in' });
-  expect(barLength(100, 'mm').mm).toBe(50);
+  expect(barLength(100, 'mm').mm).toBe(20);
 });
 
 test('a path names every point once, in order', () => {

@@ -42,8 +42,8 @@ export function fit(extent: Extent, width: number, margin: Margin, tall = Infini
 }
 
 const BARS = {
-  in: [2, 4, 6, 8, 12, 24].map((n) => ({ mm: n * 25.4, text: `${n} in` })),
-  mm: [50, 100, 200, 250, 500].map((n) => ({ mm: n, text: `${n} mm` })),
+  in: [0.25, 0.5, 1, 2, 4, 6, 8, 12, 24, 48].map((n) => ({ mm: n * 25.4, text: n < 1 ? `1/${1 / n} in` : `${n} in` })),
+  mm: [2, 5, 10, 20, 50, 100, 200, 250, 500, 1000].map((n) => ({ mm: n, text: `${n} mm` })),
 };
 
 /** A round length for the scale bar, about a fifth of the drawing. */

@@ -10,12 +10,14 @@ const typesInto = (target: EventTarget | null): boolean =>
   target.closest('input, textarea, select, [contenteditable=true], [role=slider], [role=combobox], [role=dialog]') !==
     null;
 
-const EVERYWHERE: readonly [string, string][] = [
+/** What works on every screen. */
+export const KEYS: readonly (readonly [string, string])[] = [
   ['/', 'to the search of the Board'],
   ['?', 'this map'],
   ['Enter', 'takes a field’s figure and walks on to the next'],
   ['Escape', 'puts back what the field held, or closes this'],
   ['← →', 'a slider by one step; Page up and Page down by more'],
+  ['↑ ↓', 'what is pulled on a drawing, 1 mm or 1/16 in; with Shift ten-fold; Escape lets it go'],
 ];
 
 /** Keys that work on every screen: digits go to the stations of a job. @param jobId of the job on the screen */
@@ -44,7 +46,7 @@ export function Keys({ jobId }: { jobId?: string | undefined }) {
         <a href="/guide">One job told with pictures: the guide</a>
       </p>
       <dl className="keys">
-        {EVERYWHERE.map(([key, does]) => (
+        {KEYS.map(([key, does]) => (
           <div key={key}>
             <dt>
               <kbd>{key}</kbd>

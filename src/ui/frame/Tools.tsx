@@ -23,16 +23,18 @@ export function Tools({ people, person }: { people: readonly Person[]; person: s
   const same = (all: typeof units) => CHOSEN_DIMENSIONS.every((d) => units[d] === all[d]);
   return (
     <div className="tools">
-      <Select
-        aria-label="At work"
-        value={person}
-        popupMatchSelectWidth={false}
-        options={people.map((p) => ({ value: p.id, label: p.name }))}
-        onChange={(id) => {
-          document.cookie = `gravelwort-person=${id}; path=/; max-age=31536000; samesite=strict`;
-          router.refresh();
-        }}
-      />
+      {people.length > 0 ? (
+        <Select
+          aria-label="At work"
+          value={person}
+          popupMatchSelectWidth={false}
+          options={people.map((p) => ({ value: p.id, label: p.name }))}
+          onChange={(id) => {
+            document.cookie = `gravelwort-person=${id}; path=/; max-age=31536000; samesite=strict`;
+            router.refresh();
+          }}
+        />
+      ) : null}
       <div className="wide-only">
         <Chips
           label="Units"

@@ -1,7 +1,9 @@
 'use client';
 import { useMemo } from 'react';
 import { CoreError } from '@/core/errors';
-import { SumInput, type Sum, type SumFigure } from '@/core/handbook/sum';
+import { type Picture } from '@/core/handbook/picture';
+import { stepped } from '@/core/handbook/step';
+import { SumInput, type Sum, type SumAnswer, type SumFigure } from '@/core/handbook/sum';
 import { decimalText } from '@/core/units/format';
 import { parseMeasured } from '@/core/units/parse';
 import { fromCore } from '@/core/units/units';
@@ -11,6 +13,7 @@ import { Length } from '../measured/Figure';
 import { Quantity, useWords } from '../measured/Quantity';
 import { TypedField } from '../measured/TypedField';
 import { useView } from '../theme/Providers';
+import { PictureDrawing } from './PictureDrawing';
 
 interface Props {
   sum: Sum;
@@ -28,23 +31,27 @@ export function SumSheet({ sum, texts, onText }: Props) {
     return { field, text, value: read.kind === 'ok' ? read.value : null };
   });
   const text = JSON.stringify([fields.map((f) => [f.field.id, f.text, f.value]), texts]);
-  const { answer, wrong } = useMemo(() => {
+  const { answer, picture, wrong } = useMemo((): {
+    answer: SumAnswer | null;
+    picture: Picture | null;
+    wrong: CoreError | null;
+  } => {
     const chosen = Object.fromEntries(
       (sum.choices ?? []).map(({ id, options }) => [
         id,
         options.some((o) => o.id === texts[id]) ? texts[id]! : options[0]!.id,
       ]),
     );
-    if (fields.some((f) => f.value === null)) return { answer: null, wrong: null };
+    if (fields.some((f) => f.value === null)) return { answer: null, picture: null, wrong: null };
     try {
       const input = new SumInput(
         Object.fromEntries(fields.map((f) => [f.field.id, f.value!])),
         Object.fromEntries(fields.map((f) => [f.field.id, f.text])),
         chosen,
       );
-      return { answer: sum.answer(input), wrong: null };
+      return { answer: sum.answer(input), picture: sum.draw?.(input) ?? null, wrong: null };
     } catch (error) {
-      if (error instanceof CoreError) return { answer: null, wrong: error };
+      if (error instanceof CoreError) return { answer: null, picture: null, wrong: error };
       throw error;
     }
     // The texts say all that goes in.
@@ -57,63 +64,85 @@ export function SumSheet({ sum, texts, onText }: Props) {
       <header className="sheet-head">
         <h2>{sum.title}</h2>
       </header>
-      <div className="sum-answer" aria-live="polite" data-testid="answer">
-        {lead ? (
-          <>
-            <p className="verdict-great">
-              <span className="muted">{lead.label}</span>
-              <strong>
-                <SumValue figure={lead} />
-              </strong>
-            </p>
-            {lead.between ? (
-              <p className="muted">
-                nine in ten between <SumValue figure={{ ...lead, value: lead.between[0] }} /> and{' '}
-                <SumValue figure={{ ...lead, value: lead.between[1] }} />
+      <div className="sum-top">
+        <div className="sum-answer" aria-live="polite" data-testid="answer">
+          {lead ? (
+            <>
+              <p className="verdict-great">
+                <span className="muted">{lead.label}</span>
+                <strong>
+                  <SumValue figure={lead} />
+                </strong>
               </p>
-            ) : null}
-            <dl className="facts">
-              {more.map((figure) => (
-                <div key={figure.label}>
-                  <dt>{figure.label}</dt>
-                  <dd>
-                    <SumValue figure={figure} />
-                  </dd>
-                </div>
+              {lead.between ? (
+                <p className="muted">
+                  nine in ten between <SumValue figure={{ ...lead, value: lead.between[0] }} /> and{' '}
+                  <SumValue figure={{ ...lead, value: lead.between[1] }} />
+                </p>
+              ) : null}
+              <dl className="facts">
+                {more.map((figure) => (
+                  <div key={figure.label}>
+                    <dt>{figure.label}</dt>
+                    <dd>
+                      <SumValue figure={figure} />
+                    </dd>
+                  </div>
+                ))}
+              </dl>
+              {answer!.words.map((line) => (
+                <p key={line}>
+                  {line.startsWith('STOP') ? (
+                    <>
+                      <span className="stop-word">STOP</span> {words(line.slice(5))}
+                    </>
+                  ) : line.startsWith('look: ') ? (
+                    <Marked kind="look">{words(line.slice(6))}</Marked>
+                  ) : (
+                    words(line)
+                  )}
+                </p>
               ))}
-            </dl>
-            {answer!.words.map((line) => (
-              <p key={line}>
-                {line.startsWith('STOP') ? (
-                  <>
-                    <span className="stop-word">STOP</span> {words(line.slice(5))}
-                  </>
-                ) : line.startsWith('look: ') ? (
-                  <Marked kind="look">{words(line.slice(6))}</Marked>
-                ) : (
-                  words(line)
-                )}
-              </p>
-            ))}
-          </>
-        ) : (
-          <p className="look" role="alert">
-            {wrong ? `${nameOf(wrong.field)}: ${wrong.message}` : 'A figure is missing or cannot be read.'}
-          </p>
-        )}
+            </>
+          ) : (
+            <p className="look" role="alert">
+              {wrong ? `${nameOf(wrong.field)}: ${wrong.message}` : 'A figure is missing or cannot be read.'}
+            </p>
+          )}
+        </div>
+        {picture ? <PictureDrawing picture={picture} /> : null}
       </div>
       <div className="read-here">
-        {fields.map(({ field, text: typed, value }) => (
-          <TypedField
-            key={field.id}
-            label={field.label}
-            rule={field.rule}
-            value={value === null ? null : { typed, value }}
-            draft={`handbook|${sum.id}|${field.id}`}
-            hint={field.hint}
-            onChange={(next) => onText(field.id, next.typed)}
-          />
-        ))}
+        {fields.map(({ field, text: typed, value }) => {
+          const step = (by: 1 | -1, sign: string) => {
+            const next = stepped(typed, field.rule, by);
+            return (
+              <button
+                type="button"
+                className="act quiet step"
+                aria-label={`${field.label}, one step ${by < 0 ? 'less' : 'more'}`}
+                disabled={next === null}
+                onClick={() => next !== null && onText(field.id, next)}
+              >
+                {sign}
+              </button>
+            );
+          };
+          return (
+            <div className="stepped" key={field.id}>
+              {step(-1, '−')}
+              <TypedField
+                label={field.label}
+                rule={field.rule}
+                value={value === null ? null : { typed, value }}
+                draft={`handbook|${sum.id}|${field.id}`}
+                hint={field.hint}
+                onChange={(next) => onText(field.id, next.typed)}
+              />
+              {step(1, '+')}
+            </div>
+          );
+        })}
       </div>
       {(sum.choices ?? []).map((choice) => (
         <Chips
@@ -143,8 +172,9 @@ export function SumSheet({ sum, texts, onText }: Props) {
 }
 
 /** A figure in the unit the person wants; a force as kilonewtons or pounds. */
-function SumValue({ figure: { value, dimension } }: { figure: SumFigure }) {
+function SumValue({ figure: { value, dimension, says } }: { figure: SumFigure }) {
   const { lengths } = useView();
+  if (says !== undefined) return <span className="figure">{says}</span>;
   const bare = (figure: number, digits: number, unit: string) => (
     <span className="figure">
       {decimalText(figure, digits)}
@@ -161,6 +191,12 @@ function SumValue({ figure: { value, dimension } }: { figure: SumFigure }) {
       return <Quantity value={value} of="mass" />;
     case 'force':
       return lengths === 'mm' ? bare(fromCore(value, 'kN'), 1, 'kN') : bare(fromCore(value, 'lbf'), 0, 'lbf');
+    case 'energy':
+      return bare(value / 1000, 0, 'J');
+    case 'count':
+      return bare(value, 0, '');
+    case 'pressure':
+      return <Quantity value={value} of={dimension} digits={1} />;
     case 'angle':
       return bare((value * 180) / Math.PI, 2, '°');
     case 'share':

@@ -1,8 +1,9 @@
 import { BUSH_TYPE_IDS, BUSH_TYPES } from '@/core/bush/types';
 import { stressArea } from '@/core/fastener/clamp';
 import { GRADE_IDS, GRADES, proofStress } from '@/core/fastener/grade';
-import { CLEARANCE } from '@/core/fastener/hole';
-import { ACROSS_INCH, ACROSS_METRIC, ACROSS_OLD_METRIC } from '@/core/fastener/spanner';
+import { CLEARANCE, DRILLS } from '@/core/fastener/hole';
+import { ACROSS_INCH, ACROSS_METRIC, ACROSS_OLD_METRIC, NUT_INCH, NUT_METRIC } from '@/core/fastener/spanner';
+
 import { threadNamed } from '@/core/thread/thread';
 import { Sheet } from '../controls/Sheet';
 
@@ -29,8 +30,8 @@ const areaOf = (name: string): string => {
   return thread && thread.pitch !== null ? stressArea(thread).toFixed(1) : '';
 };
 
-/** Tables behind the sums, each with where it is from. */
-export function Tables() {
+/** Threads, nuts, holes and head marks. */
+export function ThreadTables() {
   return (
     <div className="sheets">
       <Sheet title="Metric threads" aside={<span className="muted">ISO 898-1, ISO 273, ISO 4032; from memory</span>}>
@@ -47,6 +48,9 @@ export function Tables() {
                 </th>
                 <th scope="col" className="number">
                   across flats, mm
+                </th>
+                <th scope="col" className="number">
+                  nut, mm
                 </th>
                 <th scope="col" className="number">
                   hole, close
@@ -73,6 +77,7 @@ export function Tables() {
                       {ACROSS_METRIC[thread.diameter]}
                       {old ? ` (old ${old})` : ''}
                     </td>
+                    <td className="number figure">{NUT_METRIC[thread.diameter]}</td>
                     {[0, 1, 2].map((k) => (
                       <td key={k} className="number figure">
                         {holes?.[k]}
@@ -100,6 +105,7 @@ export function Tables() {
                   area, mm²
                 </th>
                 <th scope="col">across flats</th>
+                <th scope="col">nut</th>
               </tr>
             </thead>
             <tbody>
@@ -113,6 +119,7 @@ export function Tables() {
                     <td>{fine}</td>
                     <td className="number figure">{areaOf(fine ?? '')}</td>
                     <td>{ACROSS_INCH[size]}</td>
+                    <td>{NUT_INCH[size]}</td>
                   </tr>
                 );
               })}
@@ -135,30 +142,52 @@ export function Tables() {
           </table>
         </div>
       </Sheet>
-      <Sheet title="Bushes" aside={<span className="muted">common practice; the maker’s word goes before it</span>}>
-        <div className="scroll">
-          <table className="plain">
-            <thead>
-              <tr>
-                <th scope="col">kind</th>
-                <th scope="col">old shell</th>
-                <th scope="col">grease</th>
-                <th scope="col">tighten</th>
-              </tr>
-            </thead>
-            <tbody>
-              {BUSH_TYPE_IDS.map((id) => (
-                <tr key={id}>
-                  <td>{BUSH_TYPES[id].name}</td>
-                  <td>{{ kept: 'stays in the eye', out: 'comes out with it', none: 'none' }[BUSH_TYPES[id].shell]}</td>
-                  <td>{BUSH_TYPES[id].grease}</td>
-                  <td>{BUSH_TYPES[id].tighten}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      </Sheet>
     </div>
+  );
+}
+
+/** Drills a shop has, by size. */
+export function DrillTable() {
+  const sorted = DRILLS.toSorted((p, q) => p.diameter - q.diameter);
+  return (
+    <Sheet title="Drills" aside={<span className="muted">number and letter drills from memory</span>}>
+      <ul className="drills">
+        {sorted.map((drill) => (
+          <li key={drill.name}>
+            <span>{drill.name}</span> <span className="figure muted">{drill.diameter.toFixed(2)}</span>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+/** Kinds of bushes and what each wants. */
+export function BushTable() {
+  return (
+    <Sheet title="Bushes" aside={<span className="muted">common practice; the maker’s word goes before it</span>}>
+      <div className="scroll">
+        <table className="plain">
+          <thead>
+            <tr>
+              <th scope="col">kind</th>
+              <th scope="col">old shell</th>
+              <th scope="col">grease</th>
+              <th scope="col">tighten</th>
+            </tr>
+          </thead>
+          <tbody>
+            {BUSH_TYPE_IDS.map((id) => (
+              <tr key={id}>
+                <td>{BUSH_TYPES[id].name}</td>
+                <td>{{ kept: 'stays in the eye', out: 'comes out with it', none: 'none' }[BUSH_TYPES[id].shell]}</td>
+                <td>{BUSH_TYPES[id].grease}</td>
+                <td>{BUSH_TYPES[id].tighten}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </Sheet>
   );
 }

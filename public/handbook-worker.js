@@ -1,0 +1,68 @@
+// Keeps the handbook for when there is no network. Nothing of a shop is kept: only the handbook's own page, made without people or jobs, and the
+// programs, styles and fonts it names, whose addresses change with every version.
+const PAGE = '/handbook/kept';
+const PREFIX = 'gravelwort-handbook-';
+
+/** Everything of the program that a page or a style sheet names. */
+const named = (text) => [...new Set(text.match(/\/_next\/static\/[^"'\\)\s]+/g) ?? [])];
+
+/** The newest version whole, or none of it: the last one stays until then. */
+async function keep() {
+  const page = await fetch(PAGE, { cache: 'no-store' });
+  if (!page.ok) throw new Error(`the handbook answered ${page.status}`);
+  const html = await page.clone().text();
+  const files = named(html);
+  const version = `${PREFIX}${files.toSorted().join('|').length}-${await fingerprint(files.toSorted().join('|'))}`;
+  const cache = await caches.open(version);
+  const put = async (path) => {
+    if (await cache.match(path)) return;
+    const file = await fetch(path);
+    if (!file.ok) throw new Error(`${path} answered ${file.status}`);
+    // A style sheet names its fonts, beside itself or from the root.
+    if (path.includes('.css')) {
+      const styles = await file.clone().text();
+      const fonts = [...styles.matchAll(/url\(["']?([^"')]+\.woff2?)/g)].map(
+        (m) => new URL(m[1], new URL(path, location.href)).pathname,
+      );
+      await Promise.all([...new Set(fonts)].map(put));
+    }
+    await cache.put(path, file);
+  };
+  await Promise.all(files.map(put));
+  await cache.put(PAGE, page);
+  for (const old of await caches.keys()) if (old.startsWith(PREFIX) && old !== version) await caches.delete(old);
+}
+
+async function fingerprint(text) {
+  const bytes = new Uint8Array(await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text)));
+  return [...bytes.slice(0, 8)].map((b) => b.toString(16).padStart(2, '0')).join('');
+}
+
+self.addEventListener('install', (event) => event.waitUntil(keep().then(() => self.skipWaiting())));
+self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
+
+self.addEventListener('fetch', (event) => {
+  const { request } = event;
+  if (request.method !== 'GET') return;
+  const url = new URL(request.url);
+  if (url.origin !== location.origin) return;
+  if (url.pathname.startsWith('/_next/static/')) {
+    // Never changes under its address.
+    event.respondWith(caches.match(request, { ignoreVary: true }).then((kept) => kept ?? fetch(request)));
+    return;
+  }
+  if (request.mode !== 'navigate') return;
+  event.respondWith(
+    fetch(request).then(
+      (answer) => {
+        // A new version is fetched behind a page that came.
+        if (url.pathname === '/handbook') event.waitUntil(keep().catch(() => undefined));
+        return answer;
+      },
+      async () => {
+        if (url.pathname !== '/handbook') return Response.redirect('/handbook', 302);
+        return (await caches.match(PAGE)) ?? Response.error();
+      },
+    ),
+  );
+});

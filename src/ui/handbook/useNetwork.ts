@@ -1,0 +1,36 @@
+'use client';
+import { useEffect, useState, useSyncExternalStore } from 'react';
+
+const watch = (told: () => void) => {
+  window.addEventListener('online', told);
+  window.addEventListener('offline', told);
+  return () => {
+    window.removeEventListener('online', told);
+    window.removeEventListener('offline', told);
+  };
+};
+
+/** Whether there is a network, and whether this screen would work without one; the worker that keeps it is installed on the way. */
+export function useNetwork(): { words: string } {
+  const online = useSyncExternalStore(
+    watch,
+    () => navigator.onLine,
+    () => true,
+  );
+  const [kept, setKept] = useState(false);
+  useEffect(() => {
+    // Only over TLS, or on this machine: a browser allows no worker elsewhere.
+    if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
+    void navigator.serviceWorker
+      .register('/handbook-worker.js', { scope: '/' })
+      .then(() => navigator.serviceWorker.ready)
+      .then(() => setKept(true))
+      .catch(() => undefined);
+  }, []);
+  if (!online) return { words: 'no network: sums and tables work, jobs do not' };
+  return {
+    words: kept
+      ? 'sums and tables, kept on this screen for when there is no network'
+      : 'sums and tables, without a job',
+  };
+}

@@ -1,0 +1,144 @@
+import fc from 'fast-check';
+import { findByFigure, findSums, SUMS } from '@/core/handbook/sums';
+import { stepped } from '@/core/handbook/step';
+import { findTerms } from '@/core/handbook/terms';
+import { sparesFor } from '@/core/inspection/spares';
+import { coilRate } from '@/core/mechanics/coil/coil';
+import { countBack } from '@/core/procedure/countBack';
+import { liftHeight } from '@/core/procedure/lift';
+import { identifyThread } from '@/core/thread/identify';
+import { criticalShare, dampingChange } from '@/core/travel/damping';
+import { STOP_LAWS, STOP_MATERIALS, stopEnergy, stopForce, stopLength } from '@/core/travel/bumpStop';
+import { parseMeasured } from '@/core/units/parse';
+import { freeRadius, tyreChange } from '@/core/vehicle/tyreSize';
+
+/* Outside values: tyre diameters of size tables and worked sums by hand, from memory; common practice is marked. */
+
+test('tyre tables: 225/75 R 16 is 744 mm across, 31 in tyres go by their own name', () => {
+  expect(2 * freeRadius({ width: 225, aspect: 0.75, rim: 16 })).toBeCloseTo(744, 0);
+  expect((2 * freeRadius({ width: 265, aspect: 0.7, rim: 17 })) / 25.4).toBeCloseTo(31.6, 1);
+  const same = { width: 215, aspect: 0.75, rim: 16 };
+  expect(tyreChange(same, same)).toEqual({ rise: 0, faster: 0 });
+});
+
+test('common practice: wire of 22 mm for 18 mm is 2.23 times as stiff, all else alike', () => {
+  const coil = (wire: number) => coilRate({ wire, mean: 130, turns: 8, ends: 'closed' });
+  expect(coil(22) / coil(18)).toBeCloseTo(2.23, 2);
+});
+
+test('common practice: an inch bolt of 9/16-18 and an M14 x 1.5 are taken for one another', () => {
+  const metric = identifyThread(13.85, 1.5);
+  expect(metric[0]!.thread.name).toBe('M14 x 1.5');
+  expect(metric.filter((g) => g.near).map((g) => g.thread.name)).toContain('9/16-18 UNF');
+  expect(identifyThread(14.15, 25.4 / 18)[0]!.thread.name).toBe('9/16-18 UNF');
+  expect(identifyThread(40, 1.1)).toEqual([]);
+});
+
+test('property: energy of a stop is the area under its force, and force never falls', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...STOP_MATERIALS),
+      fc.double({ min: 20, max: 200, noNaN: true }),
+      fc.double({ min: 0.05, max: 1, noNaN: true }),
+      (material, height, share) => {
+        const squeeze = share * (1 - STOP_LAWS[material].solid) * height;
+        const steps = 400;
+        let area = 0;
+        let last = 0;
+        for (let k = 1; k <= steps; k++) {
+          const force = stopForce(material, height, 20_000, (squeeze * k) / steps);
+          expect(force).toBeGreaterThan(last);
+          area += ((last + force) / 2) * (squeeze / steps);
+          last = force;
+        }
+        expect(area / stopEnergy(material, height, 20_000, squeeze)).toBeCloseTo(1, 3);
+      },
+    ),
+  );
+  expect(stopForce('rubber', 60, 20_000, 30)).toBeCloseTo(20_000, 6);
+});
+
+test('a stop is cut at the first mark that leaves its free travel, never below what must be solid first', () => {
+  const of = { gap: 130, hard: 100, margin: 10, free: 45, marks: 10, uncut: 95 };
+  // Solid at 40 left: 80 high at least; 85 at most: one mark off 95.
+  expect(stopLength('rubber', of)).toEqual({ least: 80, most: 85, cutMarks: 1 });
+  expect(stopLength('rubber', { ...of, free: 55 }).cutMarks).toBeNull();
+});
+
+test('a frame goes up by droop, tyre and clearance; the stand to the notch above', () => {
+  // Common practice: an inch under the tyre is enough while the wheel stays on.
+  const stand = { lowest: 400, highest: 640, notch: 20 };
+  expect(liftHeight(460, 110, 25.4, 18, stand)).toMatchObject({ raise: 153.4, least: 613.4, set: 620 });
+  expect(liftHeight(560, 110, 25.4, 18, stand).set).toBeNull();
+});
+
+test('the longest chain of waits, worked by hand', () => {
+  const waits = [
+    { id: 'order', days: 5 },
+    { id: 'strip', days: 2 },
+    { id: 'coat', days: 4, after: 'strip' },
+    { id: 'soak', days: 1 },
+  ];
+  const { longest, chain, each } = countBack(waits);
+  expect([longest, chain]).toEqual([6, ['strip', 'coat']]);
+  expect(each.find((w) => w.id === 'order')).toEqual({ id: 'order', begins: 5, spare: 1 });
+  expect(() =>
+    countBack([
+      { id: 'a', days: 1, after: 'b' },
+      { id: 'b', days: 1, after: 'a' },
+    ]),
+  ).toThrow();
+});
+
+test('spares: without a failure the chance of none is a square root, with many it is near Poisson', () => {
+  // Gamma of a half over the same distance again: P(0) = √(1/2).
+  expect(sparesFor(0, 1000, 1000, 0.7)).toMatchObject({ spares: 0, coverage: Math.sqrt(0.5) });
+  // Poisson of 10 is covered 19 of 20 times by 15; the doubt of the rate adds a little.
+  expect(Math.abs(sparesFor(190, 19_000, 1000).spares - 15)).toBeLessThanOrEqual(1);
+  expect(sparesFor(70, 7000, 1000).spares).toBeGreaterThanOrEqual(15);
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 100, max: 50_000 }), (failures, trip) => {
+      expect(sparesFor(failures, 40_000, trip).coverage).toBeGreaterThanOrEqual(0.95);
+      expect(sparesFor(failures + 1, 40_000, trip).spares).toBeGreaterThanOrEqual(
+        sparesFor(failures, 40_000, trip).spares,
+      );
+    }),
+  );
+});
+
+test('damping goes by the root of the rate', () => {
+  expect(dampingChange(40, 40)).toBe(0);
+  expect(dampingChange(25, 100)).toBe(-0.5);
+  // 400 kg on 40 N/mm: critical is 8 N·s/mm.
+  expect(criticalShare(2, 40, 400 * 9.80665)).toBeCloseTo(0.25, 6);
+});
+
+test('one step more and one less leads back, for every field of every sum', () => {
+  for (const sum of SUMS)
+    for (const { example, rule, id } of sum.fields) {
+      const there = stepped(example, rule, 1);
+      if (there === null) continue;
+      const back = stepped(there, rule, -1);
+      const value = (text: string | null) => {
+        const read = text === null ? null : parseMeasured(text, rule);
+        return read?.kind === 'ok' ? read.value : null;
+      };
+      expect([sum.id, id, value(there)]).not.toEqual([sum.id, id, null]);
+      expect(value(there)!).toBeGreaterThan(0.999 * value(example)!);
+      // To the step, where the example lies between two.
+      expect(Math.abs(value(back)! - value(example)!)).toBeLessThanOrEqual(
+        Math.abs(value(there)! - value(example)!) + 1e-6,
+      );
+    }
+});
+
+test('found by a figure, by a wrong word, by the part’s other names', () => {
+  expect(findByFigure('9/16-18').map((f) => [f.sum.id, f.texts])).toContainEqual(['ubolt', { thread: '9/16-18' }]);
+  expect(findByFigure('3-7/16 in')[0]).toMatchObject({ sum: { id: 'inch' }, texts: { length: '3-7/16 in' } });
+  expect(findByFigure('74 ft-lb').map((f) => f.sum.id)).toContain('range');
+  expect(findByFigure('fish plate')).toEqual([]);
+  expect(findTerms('fish plate').map((t) => t.name)).toEqual(['spring plate']);
+  expect(findTerms('u-joint').map((t) => t.name)).toContain('U-bolt');
+  expect(findSums('u-joint').map((s) => s.id)).toContain('ubolt');
+  expect(findTerms('equalizer').map((t) => t.name)).toEqual(['rocker']);
+});

@@ -1,10 +1,10 @@
-import { expect, test, typeInto } from './shop';
+import { DEMO, expect, test, typeInto } from './shop';
 
 test('a sum is found by a wrong word, answers as it is typed, and opens the same from its address', async ({
   page,
 }) => {
   await page.goto('/handbook');
-  await page.getByLabel('Find by any word').fill('ft-lb');
+  await page.getByLabel('Find by any word or figure').fill('ft-lb newton');
   const list = page.getByRole('navigation', { name: 'Sums' });
   await expect(list.getByRole('button')).toHaveCount(2);
   await list.getByRole('button', { name: 'Torque for a bolt' }).click();
@@ -28,8 +28,68 @@ test('at the roadside: one hand, no job, sums and tables on a phone, in inches w
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/handbook?sum=hole&bolt=12+mm&hole=1%2F2+in');
   await expect(page.getByTestId('answer')).toContainText('The bolt goes in.');
-  await page.goto('/handbook?sum=tables');
+  await page.goto('/handbook?sum=threads');
   await expect(page.getByRole('row').filter({ hasText: 'M14 x 1.5' })).toContainText('124.5');
   const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
   expect(wide).toBeLessThanOrEqual(0);
+});
+
+test('a figure finds its sums with itself in them, a wrong word the part; back leads back', async ({ page }) => {
+  await page.goto('/handbook');
+  const find = page.getByLabel('Find by any word or figure');
+  const list = page.getByRole('navigation', { name: 'Sums' });
+  await find.fill('9/16-18');
+  await list.getByRole('button', { name: 'U-bolt to order' }).click();
+  await expect(page.getByLabel('Thread', { exact: true })).toHaveValue('9/16-18');
+  await expect(page.getByTestId('answer')).toContainText('9/16-18 UNF');
+  // One step is one thread, and the drawing goes with it.
+  await page.getByRole('button', { name: 'Thread, one step more' }).click();
+  await expect(page.getByLabel('Thread', { exact: true })).toHaveValue('5/8-11 UNC');
+  await find.fill('fish plate');
+  await list.getByRole('button', { name: 'spring plate' }).click();
+  await expect(page.getByRole('heading', { name: 'spring plate' })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByLabel('Thread', { exact: true })).toHaveValue('5/8-11 UNC');
+  await page.getByRole('button', { name: 'Code for a phone' }).click();
+  await expect(page.locator('.code svg')).toBeVisible();
+});
+
+test('with the network gone, from a cold start: ten answers, one printed; what is not kept leads here', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/handbook');
+  await expect(page.getByText('kept on this screen')).toBeAttached();
+  // Nobody's name is kept with it.
+  const kept = await page.evaluate(async () => {
+    const page = await caches.match('/handbook/kept');
+    return page!.text();
+  });
+  expect(kept).toContain('Clamp of a torque');
+  expect(kept).not.toContain('Korvild');
+  await page.close();
+  await context.setOffline(true);
+  const cold = await context.newPage();
+  const answer = cold.getByTestId('answer');
+  for (const [asked, told] of [
+    ['sum=clamp&thread=1%2F2-13&torque=75+ft-lb&grade=grade+5', '75 % of its proof load'],
+    ['sum=torque&thread=5%2F8-11&grade=grade+8', '287'],
+    ['sum=inch&length=3+7%2F16+in', '87.3'],
+    ['sum=hole&bolt=18+mm&hole=3%2F4+in', '1.1'],
+    ['sum=which&outside=14.15+mm&ten=10%2F18+in', '9/16-18 UNF'],
+    ['sum=spanner&across=9%2F16+in', '14 mm: near miss'],
+    ['sum=range&low=79+ft-lb&high=97+ft-lb&value=80+ft-lb', '119.3'],
+    ['sum=wedge&turn=3%C2%B0&seat=100+mm&thin=3+mm', '8.2'],
+    ['sum=tyre&width=225+mm&aspect=75&rim=16&width2=265+mm&aspect2=75&rim2=16', '29.1'],
+    ['sum=tongue&mass=1000+kg&cog=2700+mm&axle=3000+mm', '100'],
+  ] as const) {
+    await cold.goto(`/handbook?${asked}`);
+    await expect(answer).toContainText(told);
+  }
+  await expect(cold.getByText('no network: sums and tables work')).toBeAttached();
+  const printed = await cold.pdf();
+  expect(printed.length).toBeGreaterThan(5000);
+  await cold.goto(DEMO.planned);
+  await expect(cold).toHaveURL(/\/handbook$/);
+  await context.setOffline(false);
 });

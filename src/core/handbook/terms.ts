@@ -52,10 +52,22 @@ export const TERMS: readonly Term[] = [
   {
     name: 'U-bolt',
     does: 'Clamps pack and axle together; friction carries, the dowel only locates.',
-    also: ['u-joint', 'u-bracket', 'u bolt', 'spring clamp bolt', 'shackle bolt'],
+    also: ['u-joint', 'u-bracket', 'u bolt', 'spring clamp bolt'],
     draw: picture('a U-bolt', [
-      line([[-44, 150], [-44, 40], ...arc([0, 40], 44, 180, 360), [44, 150]], { ink: 'new' }),
-      line([[-58, 150], [-58, 40], ...arc([0, 40], 58, 180, 360), [58, 150], [44, 150]], { ink: 'new' }),
+      area(
+        [
+          [-44, 150],
+          [-44, 40],
+          ...arc([0, 40], 44, 180, 360),
+          [44, 150],
+          [58, 150],
+          [58, 40],
+          ...arc([0, 40], 58, 360, 180),
+          [-58, 40],
+          [-58, 150],
+        ],
+        NEW,
+      ),
       box(-72, 118, 44, 20, { fill: 'steel' }),
       box(28, 118, 44, 20, { fill: 'steel' }),
     ]),

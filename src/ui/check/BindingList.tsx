@@ -13,6 +13,8 @@ interface Props {
   rows: readonly Binding[];
   onMend: (row: Binding, mend: PlanMend) => void;
   working: (row: Binding) => readonly string[];
+  /** The Handbook's sum of a row; null where there is none. */
+  sum: (row: Binding) => string | null;
 }
 
 /** A bar this far from zero fills its half: mm, and rad. */
@@ -29,7 +31,7 @@ const Left = ({ row, value, signed = false }: { row: Binding; value: number; sig
   );
 
 /** Everything that binds, tightest first: what was left, what will be left, and what would mend it. */
-export function BindingList({ jobId, rows, onMend, working }: Props) {
+export function BindingList({ jobId, rows, onMend, working, sum }: Props) {
   const [opened, setOpened] = useState<string | null>(null);
   const words = useWords();
   const text = useLengthText();
@@ -87,7 +89,7 @@ export function BindingList({ jobId, rows, onMend, working }: Props) {
                   ''
                 ) : (
                   <strong className={row.state === 'does not fit' ? 'stop-word' : row.state === 'look' ? 'look' : ''}>
-                    <Length mm={row.will} unit={false} />
+                    <Left row={row} value={row.will} />
                   </strong>
                 )}
                 {row.half90 !== null && row.will !== null ? (
@@ -147,6 +149,11 @@ export function BindingList({ jobId, rows, onMend, working }: Props) {
                       {line}
                     </p>
                   ))}
+                  {sum(row) === null ? null : (
+                    <Link className="link" href={sum(row)!} prefetch={false}>
+                      the same sum in the Handbook, to try other figures
+                    </Link>
+                  )}
                 </td>
               </tr>
             ) : null}

@@ -22,6 +22,7 @@ import { ReadHere } from './ReadHere';
 import { ShocksSheet, type ShelfShock } from './ShocksSheet';
 import { TravelStage } from './TravelStage';
 import { useTravel } from './useTravel';
+import { handbookLink } from './handbookLink';
 import { workingOf } from './working';
 
 const mm = (value: number): Typed => ({ value, typed: `${value} mm` });
@@ -160,6 +161,7 @@ export function CheckStation({ first, people, person }: StationProps) {
                     jobId={view.id}
                     rows={rows}
                     working={(row) => workingOf(row, travel)}
+                    sum={(row) => handbookLink(row, travel)}
                     onMend={(row, mend) => plan.set(withMend(plan.lines, row, mend))}
                   />
                   {plan.undo ? (

@@ -1,13 +1,17 @@
 'use client';
 import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
+import { dampingChange } from '@/core/travel/damping';
 import { rankShocks } from '@/core/travel/shockChoice';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { Length } from '../measured/Figure';
+import { Quantity } from '../measured/Quantity';
 import { availability, partPrice, valueOf } from '../shelf/partText';
 import { useShelf } from '../shelf/useShelf';
 import { type Travel } from './useTravel';
 
+/** From this share less damping on somebody should think of other shocks. Chosen. */
+const MUCH = 0.12;
 /** As many as a person looks through. */
 const SHOWN = 12;
 
@@ -79,7 +83,28 @@ export function ShocksSheet({ travel, onTake }: { travel: Travel; onTake: (shock
           </table>
         </div>
       )}
+      <Damped rate={travel.rate} />
       <p className="muted small">Eyes, stems and bolts must match, and a stiffer spring wants more rebound damping.</p>
     </Sheet>
+  );
+}
+
+/** What the plan's rate does to shocks that stay as they are. */
+function Damped({ rate }: { rate: Travel['rate'] }) {
+  if (!rate) return null;
+  const change = dampingChange(rate.was, rate.will);
+  const percent = Math.abs(Math.round(100 * change));
+  const rates = (
+    <>
+      <Quantity value={rate.was} of="rate" digits={1} /> → <Quantity value={rate.will} of="rate" digits={1} /> a side
+    </>
+  );
+  if (percent < 3) return <p className="muted">Rate {rates}: shocks that damped it well go on doing so.</p>;
+  return (
+    <p>
+      {change < -MUCH ? <Marked kind="look">rate</Marked> : 'Rate'} {rates}: the same shocks damp {percent} %{' '}
+      {change < 0 ? 'less' : 'more'} of what is critical.{' '}
+      {change < -MUCH ? 'It will bounce on longer: firmer ones.' : ''}
+    </p>
   );
 }

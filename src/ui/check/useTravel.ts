@@ -59,6 +59,12 @@ export function sitsIn(solved: AxlePrediction | null, stateId: string): Sits {
   };
 }
 
+function rateIn(solved: AxlePrediction | null, stateId: string): { was: number; will: number } | null {
+  const states = (solved?.sides.left ?? solved?.sides.right)?.states;
+  const { old, built } = states?.find((s) => s.id === stateId) ?? states?.[0] ?? {};
+  return old && built ? { was: old.rate, will: built.rate } : null;
+}
+
 export interface TravelOf {
   /** What ends the travel, and every line that was looked at. */
   ends: TravelVerdict[];
@@ -101,6 +107,8 @@ export function useTravel(view: JobView, changes: readonly ChangeRow[], stateId:
     const limiters = limitersOfBoth(known.travel!.read, fittings);
     return {
       ...{ planned, assembled, known, facts, sits, travel, fittings, after, before, limiters, refused },
+      /** Of a spring at its wheel in the picked load, before and after; null while it is not solved. */
+      rate: rateIn(prediction, stateId),
       held: heldByShocks(travel, limiters),
       /** Where each measured line comes taut, the slack that the plan gives it added. */
       taut: known.survey.flatMap((a) =>

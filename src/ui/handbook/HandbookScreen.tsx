@@ -1,5 +1,5 @@
 'use client';
-import { QRCode } from 'antd';
+import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import { type Person } from '@/contracts/person';
 import { findByFigure, findSums, SUMS } from '@/core/handbook/sums';
@@ -11,6 +11,9 @@ import { SumSheet } from './SumSheet';
 import { BushTable, DrillTable, ThreadTables } from './Tables';
 import { useNetwork } from './useNetwork';
 import { KeyTable, LimitTable, SchoolTable, TermTable } from './Words';
+
+// Only when it is asked for.
+const QRCode = dynamic(() => import('antd').then((antd) => antd.QRCode), { ssr: false });
 
 const TABLES = [
   {

@@ -67,10 +67,10 @@ export function LimitTable() {
                       </td>
                       <td>
                         {rule.choices
-                          .filter((c) => c.verdict === 'stop' || c.verdict === 'replace')
+                          .filter((c) => c.verdict !== 'pass')
                           .map((c) => (
                             <div key={c.id}>
-                              {c.verdict === 'stop' ? <span className="stop-word">STOP</span> : 'replace'}: {c.text}
+                              {c.verdict === 'stop' ? <span className="stop-word">STOP</span> : c.verdict}: {c.text}
                             </div>
                           ))}
                         {rule.limits.map((limit) => (

@@ -1,6 +1,8 @@
 import { type FitRow } from './fit';
 import { missingBeforeHeights } from './gates';
-import { type AxleView } from './job';
+import { goalValue } from '@/core/height/goals';
+import { type Side } from '@/core/vehicle/side';
+import { type AxleView, type JobView } from './job';
 
 /** Places of a vehicle that a job asks something of. */
 export const SPOTS = ['heights', 'load', 'spring', 'stops', 'shocks', 'ubolts', 'lines'] as const;
@@ -56,4 +58,28 @@ export function vehicleSpots(view: AxleView, rows: readonly FitRow[]): Spot[] {
     ...NAMES[id],
     state: state(id),
   }));
+}
+
+/** How the vehicle stands as it came in, as far as it was read, mm. */
+export interface Stance {
+  /** Hub to arch lip at each axle of the job. */
+  axles: { id: string; position: AxleView['axle']['position']; left: number | null; right: number | null }[];
+  /** Left less right at the axle at work, and rear less front at the lips from the ground; null where it was not read. */
+  lean: number | null;
+  rake: number | null;
+}
+
+/** Heights of every axle, lean and rake as they were read before the work. */
+export function stanceOf(view: JobView): Stance {
+  const height = (of: AxleView, side: Side) =>
+    of.readings.find((r) => r.point === 'hubToLip' && r.phase === 'before' && r.side === side)?.value ?? null;
+  const axles = [view, ...view.others].map((of) => ({
+    id: of.id,
+    position: of.axle.position,
+    left: height(of, 'left'),
+    right: height(of, 'right'),
+  }));
+  const [own] = axles;
+  const rake = goalValue('rake', view.readings, 'before', view.states[0]?.id ?? '', view.axle.position) ?? null;
+  return { axles, lean: own!.left === null || own!.right === null ? null : own!.left - own!.right, rake };
 }

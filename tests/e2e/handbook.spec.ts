@@ -75,7 +75,7 @@ test('with the network gone, from a cold start: ten answers, one printed; what i
     ['sum=clamp&thread=1%2F2-13&torque=75+ft-lb&grade=grade+5', '75 % of its proof load'],
     ['sum=torque&thread=5%2F8-11&grade=grade+8', '287'],
     ['sum=inch&length=3+7%2F16+in', '87.3'],
-    ['sum=hole&bolt=18+mm&hole=3%2F4+in', '1.1'],
+    ['sum=hole&bolt=18+mm&hole=3%2F4+in', 'M18: close 19'],
     ['sum=which&outside=14.15+mm&ten=10%2F18+in', '9/16-18 UNF'],
     ['sum=spanner&across=9%2F16+in', '14 mm: near miss'],
     ['sum=range&low=79+ft-lb&high=97+ft-lb&value=80+ft-lb', '119.3'],

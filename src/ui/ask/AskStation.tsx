@@ -90,6 +90,7 @@ export function AskStation({ first, people, person }: StationProps) {
           />
         </div>
         <Dock
+          below
           label="More of Ask"
           first="goals"
           tabs={[

@@ -139,6 +139,7 @@ export function CheckStation({ first, people, person }: StationProps) {
           <TravelStage view={view} travel={travel} states={states} stateName={stateName} />
         </Stage>
         <Dock
+          below
           label="More of Check"
           first={isCheckBegun(view) ? 'binds' : 'read'}
           tabs={[

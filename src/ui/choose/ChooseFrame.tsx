@@ -192,7 +192,7 @@ export function ChooseFrame(props: Props) {
             </>
           )}
         </div>
-        <Dock label="Plan, ways and checks" tabs={tabs} first={first} />
+        <Dock label="Plan, ways and checks" tabs={tabs} first={first} below />
       </Workbench>
     </JobFrame>
   );

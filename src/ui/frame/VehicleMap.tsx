@@ -3,11 +3,14 @@ import { Popover } from 'antd';
 import { type ReactNode } from 'react';
 import { type FitRow } from '@/contracts/fit';
 import { type JobView } from '@/contracts/job';
-import { vehicleSpots, type Spot, type SpotId } from '@/contracts/vehicleSpots';
+import { stanceOf, vehicleSpots, type Spot, type SpotId } from '@/contracts/vehicleSpots';
 import { type VehicleFormId } from '@/core/vehicle/form';
 import { Mark } from '../controls/Mark';
+import { Length } from '../measured/Figure';
 import { axleOnSketch, VehicleSketch, type SketchedAxle } from '../drawing/VehicleSketch';
 
+/** Within this nobody tells left from right, mm. Chosen. */
+const LEVEL = 3;
 const WIDE = 300;
 const TALL = 150;
 
@@ -40,6 +43,7 @@ export function VehicleMap({
   children: ReactNode;
 }) {
   const spots = vehicleSpots(view, rows);
+  const stance = stanceOf(view);
   const { form, wheelbase } = view.vehicle;
   const to = (spot: Spot) => `/jobs/${view.id}/${spot.at}`;
   const marker = (spot: Spot, x: number, y: number) => (
@@ -65,6 +69,22 @@ export function VehicleMap({
           <div className="map-views">
             <div className="map-view">
               <VehicleSketch form={form} wheelbase={wheelbase} axles={axles} width={WIDE} />
+              {stance.axles.map(({ id, position, left, right }) =>
+                left === null && right === null ? null : (
+                  <span
+                    key={id}
+                    className="map-height"
+                    style={{ left: axleOnSketch(form, wheelbase, WIDE, position === 'front' ? 'front' : 'rear').x }}
+                  >
+                    {[left, right].map((mm, k) => (
+                      <span key={k}>
+                        {k === 0 ? null : ' / '}
+                        {mm === null ? '?' : <Length mm={mm} unit={false} />}
+                      </span>
+                    ))}
+                  </span>
+                ),
+              )}
               {spots.flatMap((spot) => {
                 const at = besides[spot.id];
                 return at ? [marker(spot, at.x, at.y)] : [];
@@ -78,6 +98,26 @@ export function VehicleMap({
               })}
             </div>
           </div>
+          <p className="map-stance">
+            {stance.lean === null ? (
+              <span className="muted">lean not read</span>
+            ) : Math.abs(stance.lean) < LEVEL ? (
+              'level left and right'
+            ) : (
+              <>
+                {stance.lean > 0 ? 'left' : 'right'} higher by <Length mm={Math.abs(stance.lean)} />
+              </>
+            )}
+            {', '}
+            {stance.rake === null ? (
+              <span className="muted">rake not read</span>
+            ) : (
+              <>
+                {stance.rake < 0 ? 'nose up by' : 'nose down by'} <Length mm={Math.abs(stance.rake)} />
+              </>
+            )}
+            <span className="muted small"> hub to arch lip, left / right, as it came in</span>
+          </p>
           <ul>
             {spots.map((spot) => (
               <li key={spot.id}>

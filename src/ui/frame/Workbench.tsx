@@ -62,6 +62,8 @@ interface DockProps {
   tabs: readonly DockTab[];
   /** Open at first, unless the address says another. */
   first: string;
+  /** On a phone it lies along the bottom edge as its tabs alone, and one that is touched comes up over the drawing. */
+  below?: boolean;
   /** Told which tab is open. */
   onOpen?: (id: string) => void;
 }
@@ -69,13 +71,16 @@ interface DockProps {
 const inAddress = (): string => window.location.hash.slice(1);
 
 /** Everything else of a station, in tabs. What was opened once stays as it was left. */
-export function Dock({ label, tabs, first, onOpen }: DockProps) {
+export function Dock({ label, tabs, first, below = false, onOpen }: DockProps) {
   const [picked, setPicked] = useState<string | null>(null);
   const [asked, setTall] = useState<boolean | null>(null);
+  const [raised, setRaised] = useState(false);
   useEffect(() => {
     const read = () => {
       const asked = inAddress();
-      if (asked) setPicked(asked);
+      if (!asked) return;
+      setPicked(asked);
+      setRaised(true);
     };
     read();
     window.addEventListener('hashchange', read);
@@ -86,7 +91,15 @@ export function Dock({ label, tabs, first, onOpen }: DockProps) {
   const id = open?.id ?? '';
   useEffect(() => onOpen?.(id), [onOpen, id]);
   return (
-    <section className={tall ? 'sheet dock tall' : 'sheet dock'} aria-label={label}>
+    <section
+      className={['sheet dock', tall ? 'tall' : '', below ? 'below' : '', raised ? 'raised' : ''].join(' ')}
+      aria-label={label}
+    >
+      {below && raised ? (
+        <button type="button" className="dock-lower" onClick={() => setRaised(false)}>
+          back to the drawing
+        </button>
+      ) : null}
       <button type="button" className="dock-taller" aria-pressed={tall} onClick={() => setTall(!tall)}>
         <svg viewBox="0 0 14 14" aria-hidden="true">
           <path d={tall ? 'M2 5l5 5l5 -5' : 'M2 9l5 -5l5 5'} fill="none" stroke="currentColor" strokeWidth="2" />
@@ -96,6 +109,8 @@ export function Dock({ label, tabs, first, onOpen }: DockProps) {
       <Tabs
         activeKey={id}
         animated={false}
+        // Also the tab that was open last is brought up by a touch.
+        onTabClick={() => setRaised(true)}
         onChange={(id) => {
           setPicked(id);
           setTall(null);

@@ -16,6 +16,7 @@ export interface DemoAxle {
   findings?: Omit<NewFinding, 'id' | 'leafId' | 'place' | 'placeTyped'>[];
   torques?: Omit<NewTorque, 'id'>[];
   uboltBend?: 'tube' | 'pack';
+  stopStrikes?: 'plate' | 'axle';
   /** What is seen of it and not measured. */
   seen?: Seen;
   pack: DemoPack;

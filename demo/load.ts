@@ -5,6 +5,7 @@ import { readingKey, type NewReading } from '@/contracts/reading';
 import { SIDES, type Side } from '@/core/vehicle/side';
 import { pointOf, type PointId } from '@/core/measure/points';
 import { parseMeasured } from '@/core/units/parse';
+import { STRIKES_PLATE } from '@/core/travel/survey';
 import { CORE_VERSION } from '@/core/version';
 import { closePool, withShop, type Tx } from '@/data/client';
 import { predictionRecord } from '@/data/plan';
@@ -15,7 +16,7 @@ import { answerSafety, enterTorque, startBuild } from '@/server/build';
 import { editPlan } from '@/server/choose';
 import { addFailure, addFinding, addSideFinding } from '@/server/inspect';
 import { loadJob } from '@/server/jobs';
-import { addReading, beginDay, editPack, editSeen } from '@/server/measure';
+import { addReading, answerSurvey, beginDay, editPack, editSeen } from '@/server/measure';
 import { prove } from '@/server/prove';
 import { storePrediction } from '@/server/predictions';
 import { uniformFrom } from '@/workers/random';
@@ -113,6 +114,11 @@ async function loadAxle(tx: Tx, id: string, demo: DemoAxle, dayId: string, newId
   }
   for (const finding of demo.findings ?? [])
     await addFinding(tx, id, { ...finding, id: newId(), leafId: null, place: null, placeTyped: null });
+  if (demo.stopStrikes)
+    await answerSurvey(tx, id, {
+      ...{ id: newId(), item: STRIKES_PLATE, answer: demo.stopStrikes === 'plate' ? 'ok' : 'none' },
+      ...{ slack: null, slackTyped: null, note: '' },
+    });
   for (const torque of demo.torques ?? []) await enterTorque(tx, id, { ...torque, id: newId() });
   if (demo.changes.length > 0) await editPlan(tx, id, { version: 1, changes: demo.changes });
 }

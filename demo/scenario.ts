@@ -223,6 +223,7 @@ const rescue: DemoJob = {
     { part: 'tyres', rating: 1640, typed: '1640' },
   ],
   uboltBend: 'tube',
+  stopStrikes: 'axle',
   pack: { eyeForm: 'upturned', seatShape: 'unknown', rusty: false },
   once: {
     blockHeight: '0',

@@ -11,7 +11,7 @@ const ends = z.array(z.object({ id: z.enum(SPRING_ENDS), at: drop, half90: z.num
 const travel = z
   .object({
     ...{ today: drop, planned: drop, droopToday: drop.nullable(), droopPlanned: drop.nullable() },
-    ...{ endsToday: ends, endsPlanned: ends },
+    ...{ endsToday: ends, endsPlanned: ends, topRise: z.number().default(0) },
   })
   .nullable()
   .transform((t): { travel: HubTravel | null } => ({ travel: t }));

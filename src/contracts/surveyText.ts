@@ -18,5 +18,6 @@ export const SURVEY_TEXT: Record<SurveyItem, string> = {
   wiring: 'wiring',
   spareWheel: 'spare wheel carrier',
   stops: 'bump stops',
+  stopOnPlate: 'what the bump stop strikes',
   shocks: 'shocks',
 };

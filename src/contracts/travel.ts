@@ -3,8 +3,8 @@ import { type DrivelineRead } from '@/core/driveline/pinion';
 import { travelRows, type Known } from '@/core/fit/mustFit';
 import { DRIVELINE_POINTS } from '@/core/sheet/driveline';
 import { TODAY } from '@/core/travel/hubTravel';
-import { NO_FITTINGS, type Fittings, type TravelRead } from '@/core/travel/limits';
-import { FITTED_ITEMS } from '@/core/travel/survey';
+import { NO_FITTINGS, type Fittings, type Struck, type TravelRead } from '@/core/travel/limits';
+import { FITTED_ITEMS, STRIKES_PLATE } from '@/core/travel/survey';
 import { type TravelVerdict } from '@/core/travel/travelRows';
 import { type Side } from '@/core/vehicle/side';
 import { type AxleView } from './job';
@@ -39,10 +39,17 @@ export function travelRead({ readings }: Pick<AxleView, 'readings'>, side: Side)
   );
 }
 
+/** What the bump stop strikes, as somebody said. */
+export function struckOf(survey: AxleView['survey']): Struck {
+  const answer = survey.find((s) => s.item === STRIKES_PLATE)?.answer;
+  return answer === 'ok' ? 'plate' : answer === 'none' ? 'axle' : null;
+}
+
 export const travelKnown = (view: Pick<AxleView, 'readings' | 'plan' | 'survey'>): NonNullable<Known['travel']> => ({
   read: { left: travelRead(view, 'left'), right: travelRead(view, 'right') },
   fittings: fittingsOf(view.plan.changes),
   absent: FITTED_ITEMS.filter((item) => view.survey.find((s) => s.item === item)?.answer === 'none'),
+  struck: struckOf(view.survey),
 });
 
 /** Whether anybody read what ends the travel, or planned something for it. */

@@ -1,6 +1,6 @@
 import { fitItems, type Answer, type SafetyItem } from '../procedure/safety';
 import { type HubDrop, type HubTravel, type SpringPlace } from '../travel/hubTravel';
-import { limitersOfBoth, NO_FITTINGS, type Fittings, type TravelRead } from '../travel/limits';
+import { limitersOfBoth, NO_FITTINGS, withStruck, type Fittings, type Struck, type TravelRead } from '../travel/limits';
 import {
   heldByShocks,
   shocksOpenAt,
@@ -61,7 +61,13 @@ export interface Known {
   driveline?: DrivelineRead;
   newUbolts?: NewUbolts | null;
   /** What ends the travel of each side, as read, and what the plan puts in that ends it elsewhere. */
-  travel?: { read: Readonly<Record<Side, TravelRead>>; fittings: Fittings; absent: readonly FittedItem[] };
+  travel?: {
+    read: Readonly<Record<Side, TravelRead>>;
+    fittings: Fittings;
+    absent: readonly FittedItem[];
+    /** What the bump stop strikes. */
+    struck?: Struck;
+  };
 }
 
 const ANSWERED: Record<Answer, VerdictState> = { ok: 'fits', notOk: 'does not fit', notChecked: 'not checked' };
@@ -72,11 +78,12 @@ const NOTHING = { height: 5, turn: 0.3 * (Math.PI / 180) } as const;
  * Everything that must fit before a plan is called good, and everything that a way among others would touch: one list, in one
  * order. A row nobody looked at stays 'not checked'. @param facts null while it is not solved
  */
-export function mustFit(work: Work, facts: SolvedFacts | null, known: Known): FitVerdict[] {
+export function mustFit(work: Work, facts: SolvedFacts | null, told: Known): FitVerdict[] {
+  const known = struckAs(told, facts?.travel ?? null);
   const rows: FitVerdict[] = [];
   const { travel } = facts ?? {};
   const ends = travel ? travelRows({ left: travel.planned, right: travel.planned }, known, travel.endsPlanned) : [];
-  const told = (item: FitItem) => ends.find((row) => row.item === item && row.state !== 'not checked');
+  const endRow = (item: FitItem) => ends.find((row) => row.item === item && row.state !== 'not checked');
   const say = (item: FitItem, state: VerdictState, text = '') => rows.push({ item, state, text });
   for (const { reason } of known.refused) say('located', 'does not fit', reason);
   rows.push(
@@ -84,7 +91,7 @@ export function mustFit(work: Work, facts: SolvedFacts | null, known: Known): Fi
       known.newUbolts && (row.item === 'threads' || row.item === 'runOut')
         ? { item: row.item, ...known.newUbolts }
         : // Where the stop or the shock was read, what the kind tells by itself is told against them.
-          (told(row.item) ?? row),
+          (endRow(row.item) ?? row),
     ),
   );
   // Lines that somebody looked at under the vehicle; the card's own two questions cover the rest.
@@ -98,11 +105,23 @@ export function mustFit(work: Work, facts: SolvedFacts | null, known: Known): Fi
     if (item === 'rating') rows.push(ratingRow(work, state, known));
     else say(item, state, item === 'heightSensing' ? sensed(lift) : '');
   }
-  if (lift !== null) for (const row of movedRows(work, lift, facts?.noseUp, known)) rows.push(told(row.item) ?? row);
+  if (lift !== null) for (const row of movedRows(work, lift, facts?.noseUp, known)) rows.push(endRow(row.item) ?? row);
   for (const row of ends)
     if (row.state !== 'not checked' && !rows.some((known) => known.item === row.item)) rows.push(row);
   return rows;
 }
+
+/** What is known with the plan's own stack under what the stop strikes. */
+export const struckAs = <K extends Pick<Known, 'travel'>>(known: K, travel: HubTravel | null): K =>
+  known.travel
+    ? {
+        ...known,
+        travel: {
+          ...known.travel,
+          fittings: withStruck(known.travel.fittings, known.travel.struck ?? null, travel?.topRise ?? 0),
+        },
+      }
+    : known;
 
 /** How it stands with every line between frame and axle, held by the shocks where those were read. */
 export const lineRows = (travel: HubTravel | null, { survey, travel: at }: Pick<Known, 'survey' | 'travel'>) =>

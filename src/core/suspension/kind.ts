@@ -78,6 +78,8 @@ export interface SideModel<C, F extends SpringFigures> extends Rising<C> {
   frictionHeight(changes: readonly C[], extraLoad: number): number;
   /** Highest working stress of the spring, MPa; absent in kinds whose band of it is not drawn. @throws CoreError as `rise` */
   peakStress?(changes: readonly C[], extraLoad: number): number;
+  /** Top of what is clamped on the axle, mm above the hub's centre: a plan that makes it higher brings it nearer to the stop. Absent where nothing is clamped on it. */
+  top?(changes: readonly C[]): number;
   /** What of the spring itself ends the travel, each at most once; absent in kinds that have no such thing. */
   ends?(changes: readonly C[]): SpringEnd[];
   /** null without a spring. @param whole false leaves out what only a reader of figures wants @throws CoreError as `rise` */

@@ -29,6 +29,8 @@ export interface HubTravel {
   /** Not in predictions of older cores. */
   endsToday?: SpringPlace[];
   endsPlanned?: SpringPlace[];
+  /** By how much what is clamped on the axle stands higher over its hub as planned, mm. */
+  topRise?: number;
 }
 
 /** Ends of the travel that lie below the ride height; every other one lies above it. */
@@ -62,10 +64,12 @@ export function hubTravel<C>(
 /** The same with what of the spring itself ends it: it takes a few solves more. */
 export function withSpringEnds<C>(
   travel: HubTravel | null,
-  model: Pick<SideModel<C, SpringFigures>, 'rise' | 'ends'>,
+  model: Pick<SideModel<C, SpringFigures>, 'rise' | 'ends' | 'top'>,
   changes: readonly C[],
 ): HubTravel | null {
-  if (!travel || !model.ends) return travel;
+  if (!travel) return travel;
+  const topRise = model.top ? model.top(changes) - model.top([]) : 0;
+  if (!model.ends) return { ...travel, topRise };
   const places = (made: readonly C[], sits: HubDrop) => {
     const rests = model.rise(made, 0);
     return model.ends!(made).map(({ id, rise, half90 }): SpringPlace => ({
@@ -74,7 +78,7 @@ export function withSpringEnds<C>(
       half90,
     }));
   };
-  return { ...travel, endsToday: places([], TODAY), endsPlanned: places(changes, travel.planned) };
+  return { ...travel, topRise, endsToday: places([], TODAY), endsPlanned: places(changes, travel.planned) };
 }
 
 /** Of both sides the end that is met first. */
@@ -101,6 +105,7 @@ export function worstTravel(
   if (known.length === 0) return null;
   const of = (place: 'planned' | 'droopToday' | 'droopPlanned') => furthest(known.map((t) => t[place]));
   return {
+    topRise: Math.max(0, ...known.map((t) => t.topRise ?? 0)) || Math.min(0, ...known.map((t) => t.topRise ?? 0)),
     endsToday: firstMet(known.flatMap((t) => t.endsToday ?? [])),
     endsPlanned: firstMet(known.flatMap((t) => t.endsPlanned ?? [])),
     today: TODAY,
@@ -116,4 +121,5 @@ export const asItStands = (travel: HubTravel): HubTravel => ({
   planned: TODAY,
   droopPlanned: travel.droopToday,
   endsPlanned: travel.endsToday ?? [],
+  topRise: 0,
 });

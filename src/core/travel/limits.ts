@@ -13,10 +13,26 @@ export interface Fittings {
   stopPad: number;
   /** Other shocks, bolt to bolt, mm. */
   shock: { shut: number; open: number } | null;
+  /** How much less the hub may go up until the stop strikes, because the plan raises what it strikes, mm; its half-width where nobody said what that is. */
+  struckHigher: { by: number; half90: number };
   /** Slack given to a line by a longer one or another clip, mm. */
   lines: Partial<Record<SlackItem, number>>;
 }
-export const NO_FITTINGS: Fittings = { stopPad: 0, shock: null, lines: {} };
+export const NO_FITTINGS: Fittings = { stopPad: 0, shock: null, struckHigher: { by: 0, half90: 0 }, lines: {} };
+
+/** What a bump stop strikes: the plate on the spring, or the axle; null where nobody said. */
+export type Struck = 'plate' | 'axle' | null;
+
+/** The fittings with what the stop strikes raised by the plan. Where nobody said what it strikes both may be. @param topRise of pack and block over the hub, mm */
+export const withStruck = (fittings: Fittings, struck: Struck, topRise: number): Fittings => ({
+  ...fittings,
+  struckHigher:
+    struck === 'axle'
+      ? NO_FITTINGS.struckHigher
+      : struck === 'plate'
+        ? { by: topRise, half90: 0 }
+        : { by: topRise / 2, half90: Math.abs(topRise) / 2 },
+});
 
 /** What nobody read and what stands in for it, wide. */
 export const ASSUMED_TRAVEL = {
@@ -43,13 +59,14 @@ export interface Limiter {
 const half = (point: TravelPoint): number => TRAVEL_POINTS[point].half90;
 
 /** Everything that ends the travel of one side, as far as it was read. Bump is negative. */
-export function limitersOf(side: Side, read: TravelRead, { stopPad, shock }: Fittings): Limiter[] {
+export function limitersOf(side: Side, read: TravelRead, { stopPad, shock, struckHigher }: Fittings): Limiter[] {
   const found: Limiter[] = [];
   const say = (id: LimiterId, at: number, half90: number, assumed: TravelPoint[] = []) =>
     found.push({ id, side, at: hubDrop(at), half90, assumed });
   if (read.stopGap !== undefined) {
-    const touches = stopPad - read.stopGap;
-    say('stopTouches', touches, half('stopGap'));
+    const touches = stopPad + struckHigher.by - read.stopGap;
+    const gapHalf = Math.hypot(half('stopGap'), struckHigher.half90);
+    say('stopTouches', touches, gapHalf);
     if (read.stopHeight !== undefined) {
       const { solidShare } = ASSUMED_TRAVEL;
       const known = read.stopSolid !== undefined;
@@ -58,7 +75,7 @@ export function limitersOf(side: Side, read: TravelRead, { stopPad, shock }: Fit
       say(
         'stopSolid',
         touches - Math.max(0, read.stopHeight - solid),
-        Math.hypot(half('stopGap'), half('stopHeight'), loose),
+        Math.hypot(gapHalf, half('stopHeight'), loose),
         known ? [] : ['stopSolid'],
       );
     }

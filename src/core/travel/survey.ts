@@ -30,8 +30,16 @@ export type ObstructionItem = (typeof OBSTRUCTION_ITEMS)[number];
 export const FITTED_ITEMS = ['stops', 'shocks'] as const;
 export type FittedItem = (typeof FITTED_ITEMS)[number];
 
-export type SurveyItem = SlackItem | ObstructionItem | FittedItem;
-export const SURVEY_ITEMS: readonly SurveyItem[] = [...SLACK_ITEMS, ...OBSTRUCTION_ITEMS, ...FITTED_ITEMS];
+/** Whether the bump stop strikes the spring's plate: `ok` it does, `none` it strikes the axle itself. */
+export const STRIKES_PLATE = 'stopOnPlate';
+
+export type SurveyItem = typeof STRIKES_PLATE | SlackItem | ObstructionItem | FittedItem;
+export const SURVEY_ITEMS: readonly SurveyItem[] = [
+  ...SLACK_ITEMS,
+  ...OBSTRUCTION_ITEMS,
+  ...FITTED_ITEMS,
+  STRIKES_PLATE,
+];
 export const isSlack = (item: SurveyItem): item is SlackItem => (SLACK_ITEMS as readonly string[]).includes(item);
 
 /** Nothing may come taut: this much must be left at full droop, mm. Chosen; the trade asks for slack, not for a figure. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { hubDrop, type HubTravel } from './hubTravel';
-import { limitersOf, NO_FITTINGS, type Fittings, type TravelRead } from './limits';
+import { limitersOf, NO_FITTINGS, withStruck, type Fittings, type Struck, type TravelRead } from './limits';
 import { mended, mendOf } from './mends';
 import { dropAtLength, lengthAtDrop } from './shock';
 import { heldByShocks, STOP_MARGIN, travelRowsOf, withMoreSlack, worseSide, type TravelItem } from './travelRows';
@@ -143,4 +143,17 @@ test('property: mirrored axles mirror, more lift never adds slack below, a longe
       expect(padded.stopSolid!).toBeGreaterThanOrEqual(at(one).stopSolid!);
     }),
   );
+});
+
+test('a block under a plate that the stop strikes gives no travel up; where nobody said what it strikes both may be', () => {
+  // 40 of block lift the frame by 40 and the plate by as much: the gap to the plate stays.
+  const gap = (struck: Struck) => row('stopGap', READ, 40, withStruck(NO_FITTINGS, struck, 40));
+  expect(gap('plate').figure!.value).toBe(60);
+  expect(gap('axle').figure!.value).toBe(100);
+  expect(gap(null).figure!.value).toBe(80);
+  expect(gap(null).half90).toBeGreaterThanOrEqual(20);
+  expect(gap(null).text).toContain('Say whether it strikes');
+  expect(gap('axle').text).not.toContain('Say');
+  // It acts sooner before what is hard.
+  expect(row('shockShut', READ, 40, withStruck(NO_FITTINGS, 'plate', 40)).figure!.value).toBe(45);
 });

@@ -54,6 +54,10 @@ const QUANTITY: Record<TravelItem, string> = {
 
 const mm = (value: number): string => `${Math.abs(value).toFixed(0)} mm`;
 
+/** Said where it matters that nobody told what the stop strikes. */
+const unsaid = ({ struckHigher }: Fittings): string =>
+  struckHigher.half90 > 1 ? ' Say whether it strikes the spring’s plate or the axle: the plan raises the plate.' : '';
+
 /** How it stands with the travel of one side. @param sits place of the hub in the load looked at */
 export function travelRowsOf(
   side: Side,
@@ -99,7 +103,7 @@ export function travelRowsOf(
       const text =
         left <= 0
           ? `It stands ${mm(left)} into its stop: the stop carries what the spring should.`
-          : `${mm(left)} up until the stop touches.`;
+          : `${mm(left)} up until the stop touches.${unsaid(fittings)}`;
       return say(state, text, left, 0, [touches]);
     }
     if (item === 'shockLength') {

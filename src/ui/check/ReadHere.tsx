@@ -2,7 +2,7 @@
 import { AXLE_CLASSES } from '@/core/sheet/axleClass';
 import { DRIVELINE_POINT_IDS, DRIVELINE_POINTS } from '@/core/sheet/driveline';
 import { TRAVEL_POINTS, type TravelPoint } from '@/core/sheet/travel';
-import { type FittedItem } from '@/core/travel/survey';
+import { STRIKES_PLATE, type FittedItem } from '@/core/travel/survey';
 import { SIDES } from '@/core/vehicle/side';
 import { Chips } from '../controls/Chips';
 import { ProblemNote } from '../job/ProblemNote';
@@ -23,7 +23,10 @@ export function ReadHere({ job }: { job: JobHandle }) {
   const { view } = job;
   const { problem, run } = useSend();
   const has = (item: FittedItem) => view.survey.find((s) => s.item === item)?.answer ?? null;
-  const say = (item: FittedItem, answer: 'ok' | 'none') =>
+  const strikes = view.survey.find((s) => s.item === STRIKES_PLATE)?.answer ?? null;
+  // Where nothing is clamped on the axle, it strikes the axle.
+  const strikesPlate = view.axle.arrangement !== null;
+  const say = (item: FittedItem | typeof STRIKES_PLATE, answer: 'ok' | 'none') =>
     void run(() =>
       job.send('/survey', 'POST', {
         ...{ id: crypto.randomUUID(), item, answer, slack: null, slackTyped: null, note: '' },
@@ -50,6 +53,18 @@ export function ReadHere({ job }: { job: JobHandle }) {
                 />
               ) : null}
             </header>
+            {fitted === 'stops' && !none && strikesPlate ? (
+              <Chips
+                label="The stop strikes"
+                shown
+                options={[
+                  { id: 'ok', name: 'the plate on the spring' },
+                  { id: 'none', name: 'the axle' },
+                ]}
+                value={strikes === 'ok' || strikes === 'none' ? strikes : null}
+                onPick={(answer) => say(STRIKES_PLATE, answer)}
+              />
+            ) : null}
             {none ? null : (
               <div className="read-here">
                 {points.flatMap((point) =>

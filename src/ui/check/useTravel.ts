@@ -4,9 +4,8 @@ import { knownOf } from '@/contracts/fit';
 import { type JobView } from '@/contracts/job';
 import { type ChangeRow } from '@/contracts/plan';
 import { assembledOf } from '@/contracts/sheet';
-import { fittingsOf } from '@/contracts/travel';
 import { factsOf } from '@/core/fit/work';
-import { lineRows, travelRows, type Known } from '@/core/fit/mustFit';
+import { lineRows, struckAs, travelRows, type Known } from '@/core/fit/mustFit';
 import { type AxlePrediction } from '@/core/suspension/registry';
 import { asItStands, hubDrop, TODAY, worstTravel, type HubDrop, type HubTravel } from '@/core/travel/hubTravel';
 import { limitersOfBoth, NO_FITTINGS, type Fittings } from '@/core/travel/limits';
@@ -97,11 +96,11 @@ export function useTravel(view: JobView, changes: readonly ChangeRow[], stateId:
   const assembled = useMemo(() => assembledOf(planned), [planned]);
   const { prediction, refused } = usePrediction(assembled.missing.length > 0 ? null : assembled.input, 0, true, true);
   return useMemo(() => {
-    const known = knownOf(planned, assembled.refused);
     const facts = prediction ? factsOf(prediction) : null;
     const sits = sitsIn(prediction, stateId);
     const travel = worstTravel(prediction?.sides);
-    const fittings = fittingsOf(planned.plan.changes);
+    const known = struckAs(knownOf(planned, assembled.refused), travel);
+    const { fittings } = known.travel!;
     const after = travelOf(known, sits.will, travel, fittings);
     const before = travelOf(known, sits.was, travel && asItStands(travel), NO_FITTINGS);
     const limiters = limitersOfBoth(known.travel!.read, fittings);

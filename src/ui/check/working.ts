@@ -29,9 +29,12 @@ export function workingOf(row: Binding, travel: Travel): string[] {
     if (!solid) return '';
     const { stopGap = 0, stopHeight = 0, stopSolid } = of('stopSolid');
     const share = ASSUMED_TRAVEL.solidShare;
+    const { by, half90 } = fittings.struckHigher;
+    const raised =
+      Math.abs(by) < 0.5 ? '' : ` − what it strikes is higher by ${n(by)}${half90 > 0 ? ` ± ${n(half90)}` : ''}`;
     const told =
       stopSolid === undefined ? `${share.value} × ${n(stopHeight)}, assumed ± ${share.half90}` : n(stopSolid);
-    return `stop solid at gap ${n(stopGap)} − pad ${n(fittings.stopPad)} + height ${n(stopHeight)} − solid (${told}) = +${n(-solid.at)} ± ${n(solid.half90)}`;
+    return `stop solid at gap ${n(stopGap)} − pad ${n(fittings.stopPad)}${raised} + height ${n(stopHeight)} − solid (${told}) = +${n(-solid.at)} ± ${n(solid.half90)}`;
   };
   const shock = (id: 'shockShut' | 'shockOpen'): string => {
     const limiter = at(id);
@@ -57,7 +60,11 @@ export function workingOf(row: Binding, travel: Travel): string[] {
       return [
         places,
         `stop touches at gap − pad = +${n(-(at('stopTouches')?.at ?? 0))}`,
-        'the stop is taken to strike the axle, not the pack',
+        known.travel!.struck === 'axle'
+          ? 'it strikes the axle'
+          : known.travel!.struck === 'plate'
+            ? `it strikes the plate on the spring, which the plan raises by ${n(fittings.struckHigher.by)}`
+            : `nobody said what it strikes: the axle, or the plate that the plan raises by ${n(2 * fittings.struckHigher.by)}; both are in the ±`,
       ];
     case 'shockLength':
       return [places, shock('shockOpen')].filter(Boolean);

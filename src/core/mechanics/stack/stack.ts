@@ -39,3 +39,10 @@ export function wedgeNoseUp(angle: number, thick: 'front' | 'rear', arrangement:
   requireNumber('wedge', angle, 0, 0.35);
   return (thick === 'rear') === (arrangement === 'over') ? angle : -angle;
 }
+
+/**
+ * Highest part of axle and spring that a bump stop may strike, mm above the hub's centre, plates left out: the pack's top where the spring lies over the axle,
+ * else the tube.
+ */
+export const topAboveHub = (stack: Stack): number =>
+  stack.arrangement === 'over' ? mainLeafAboveHub(stack) + stack.main / 2 : stack.tubeDiameter / 2;

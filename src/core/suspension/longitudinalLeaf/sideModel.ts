@@ -13,7 +13,7 @@ import {
   type SlipperLinkage,
 } from '../../mechanics/linkage/installed';
 import { SPRING_STEEL_E } from '../../material/steel';
-import { mainLeafAboveHub } from '../../mechanics/stack/stack';
+import { mainLeafAboveHub, topAboveHub } from '../../mechanics/stack/stack';
 import { type DrawnChange, type DrawnInput } from './input';
 import { type Side } from '../../vehicle/side';
 import { type SideModel, type SpringEnd } from '../kind';
@@ -169,6 +169,10 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
   peakStress(changes: readonly DrawnChange[], extraLoad: number): number {
     const { spring } = this.state(changes, extraLoad);
     return spring ? Math.max(...spring.solver.peakStress(spring.state.forces, spring.state.shape)) : 0;
+  }
+
+  top(changes: readonly DrawnChange[]): number {
+    return topAboveHub(builtStack(this.input, changes));
   }
 
   ends(changes: readonly DrawnChange[]): SpringEnd[] {

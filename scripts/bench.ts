@@ -212,3 +212,10 @@ print(
   }),
   150,
 );
+print(
+  'a whole answer, with its curves and where the springs themselves end the travel',
+  median(5, () => {
+    const work = predictAxle(input, false);
+    while (work.next().done !== true);
+  }),
+);

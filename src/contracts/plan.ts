@@ -147,6 +147,9 @@ export const CHANGE_KINDS = {
   tandemSlipper: ['springs', 'slipper', 'riser', 'overAxle', 'hitch'],
 } as const satisfies Record<KindId, readonly ChangeKind[]>;
 export type ChangeOf<K extends KindId> = Extract<ChangeRow, { kind: (typeof CHANGE_KINDS)[K][number] }>;
+/** Whether a plan on an axle of this kind may hold such a change. */
+export const takes = (kind: KindId, change: ChangeRow['kind']): boolean =>
+  (CHANGE_KINDS[kind] as readonly string[]).includes(change);
 export const changesOfKind = <K extends KindId>(kind: K, changes: readonly ChangeRow[]): ChangeOf<K>[] =>
   changes.filter((c): c is ChangeOf<K> => (CHANGE_KINDS[kind] as readonly ChangeKind[]).includes(c.kind));
 

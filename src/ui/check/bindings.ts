@@ -1,4 +1,5 @@
 import { type FitRow } from '@/contracts/fit';
+import { takes } from '@/contracts/plan';
 import { SURVEY_TEXT } from '@/contracts/surveyText';
 import { uboltOrdersOf } from '@/contracts/ubolts';
 import { drivelineState, UNEQUAL_HALF } from '@/core/driveline/pinion';
@@ -182,7 +183,7 @@ const wasUnequal = ({ known }: Travel): number | null => {
 /** A wedge in place of the planned one; only under a rear axle's leaf spring: in front it would turn caster. */
 function wedgeMend({ planned, known }: Travel, unequal: number): Binding['mend'] {
   const { arrangement } = planned.axle;
-  if (planned.axle.suspension !== 'longitudinalLeaf' || known.position === 'front' || arrangement === null) return null;
+  if (!takes(planned.axle.suspension, 'wedge') || known.position === 'front' || arrangement === null) return null;
   const over = planned.plan.changes.some((c) => c.kind === 'overAxle') ? 'over' : arrangement;
   const now = planned.plan.changes.findLast((c) => c.kind === 'wedge') ?? null;
   const seat = planned.readings.find((r) => r.point === 'uboltSpacing' && r.phase === 'before')?.value ?? USUAL_SEAT;

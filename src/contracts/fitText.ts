@@ -55,6 +55,7 @@ export const CHECK_NAMES: Record<FitItem, string> = {
   shockShut: 'Stop is solid before the shock is shut',
   axleToFrame: 'Stop is solid before axle meets frame',
   tyreToArch: 'Stop is solid before tyre meets body',
+  tyreAtLock: 'Stop is solid before the tyre meets anything at full lock',
   packLimit: 'Stop is solid before the leaves are past their limit',
   shackleFlat: 'Stop is solid before the shackle lies flat',
   stopGap: 'Gap to the bump stop',

@@ -81,3 +81,12 @@ test('new U-bolts are held against the stack as planned, also when it grows afte
   const block: ChangeRow = { kind: 'block', height: 60, heightTyped: '60' };
   expect(newUbolts(view([set, block]))).toMatchObject({ state: 'does not fit' });
 });
+
+test('full lock is asked of wheels that steer, and of no others', () => {
+  const asked = (steered: boolean) => {
+    const bare = view([], {});
+    return travelUnread({ ...bare, axle: { ...bare.axle, steered } }).map((row) => row.item);
+  };
+  expect(asked(true)).toContain('tyreAtLock');
+  expect(asked(false)).not.toContain('tyreAtLock');
+});

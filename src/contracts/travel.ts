@@ -45,19 +45,25 @@ export function struckOf(survey: AxleView['survey']): Struck {
   return answer === 'ok' ? 'plate' : answer === 'none' ? 'axle' : null;
 }
 
-export const travelKnown = (view: Pick<AxleView, 'readings' | 'plan' | 'survey'>): NonNullable<Known['travel']> => ({
+/** What of an axle the travel is told from. */
+type Checked = Pick<AxleView, 'axle' | 'readings' | 'plan' | 'survey'>;
+
+export const travelKnown = (view: Checked): NonNullable<Known['travel']> => ({
   read: { left: travelRead(view, 'left'), right: travelRead(view, 'right') },
   fittings: fittingsOf(view.plan.changes),
-  absent: FITTED_ITEMS.filter((item) => view.survey.find((s) => s.item === item)?.answer === 'none'),
+  absent: [
+    ...FITTED_ITEMS.filter((item) => view.survey.find((s) => s.item === item)?.answer === 'none'),
+    ...(view.axle.steered ? [] : (['lock'] as const)),
+  ],
   struck: struckOf(view.survey),
 });
 
 /** Whether anybody read what ends the travel, or planned something for it. */
-export const isCheckBegun = (view: Pick<AxleView, 'readings' | 'plan' | 'survey'>): boolean =>
+export const isCheckBegun = (view: Checked): boolean =>
   view.readings.some((r) => r.point in TRAVEL_POINTS) ||
   view.plan.changes.some(isFitting) ||
-  travelKnown(view).absent.length > 0;
+  travelKnown(view).absent.some((item) => item !== 'lock');
 
 /** What nobody read of what ends the travel. */
-export const travelUnread = (view: Pick<AxleView, 'readings' | 'plan' | 'survey'>): TravelVerdict[] =>
+export const travelUnread = (view: Checked): TravelVerdict[] =>
   travelRows({ left: TODAY, right: TODAY }, { travel: travelKnown(view) }).filter((row) => row.state === 'not checked');

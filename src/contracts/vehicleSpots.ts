@@ -17,7 +17,7 @@ export interface Spot {
 }
 
 const ROWS: Partial<Record<SpotId, readonly string[]>> = {
-  stops: ['stopGap', 'axleToFrame', 'tyreToArch'],
+  stops: ['stopGap', 'axleToFrame', 'tyreToArch', 'tyreAtLock'],
   shocks: ['shockShut', 'shockLength'],
   ubolts: ['threads', 'runOut'],
   lines: ['hoseSlack', 'wireSlack', 'brakeHose', 'brakeWire', 'parkingCable', 'speedSensor', 'axleVent', 'levelSensor'],

@@ -103,6 +103,22 @@ test('the hub is pulled through its travel by key and hand, and an axle without 
   await page.getByRole('button', { name: 'back to where it sits' }).click();
   await expect(page.getByTestId('hub-at')).toHaveText('');
 
+  // A stop that strikes the plate on the spring gains nothing from a leaf that raises the plate.
+  await openTab(page, 'what binds');
+  const free = async () => Number(await binding(page, 'stopGap').locator('strong').innerText());
+  const overAxle = await free();
+  await openTab(page, 'read it');
+  const strikes = page.waitForResponse((r) => r.url().endsWith('/survey') && r.ok());
+  await page
+    .getByRole('group', { name: 'The stop strikes' })
+    .getByRole('button', { name: 'the plate on the spring' })
+    .click();
+  await strikes;
+  await openTab(page, 'what binds');
+  // The leaf that is added is 7.1 mm thick.
+  await expect.poll(async () => Math.abs(overAxle - (await free()) - 7)).toBeLessThanOrEqual(1);
+  await expect(page.locator('[data-limiter=packLimit]')).toContainText('leaves at their limit');
+
   await openTab(page, 'read it');
   const none = page.waitForResponse((r) => r.url().endsWith('/survey') && r.ok());
   await page.getByRole('group', { name: 'Shocks on this axle' }).getByRole('button', { name: 'it has none' }).click();

@@ -11,7 +11,7 @@ import {
   type TravelItem,
   type TravelVerdict,
 } from '../travel/travelRows';
-import { slackVerdicts, type FittedItem, type SlackItem, type SurveyAnswer } from '../travel/survey';
+import { slackVerdicts, type AbsentItem, type SlackItem, type SurveyAnswer } from '../travel/survey';
 import { type Side } from '../vehicle/side';
 import { type Verdict, type VerdictState } from '../verdict';
 import { type Asked, type KindCheck, type KindStanding } from '../suspension/registry';
@@ -64,7 +64,7 @@ export interface Known {
   travel?: {
     read: Readonly<Record<Side, TravelRead>>;
     fittings: Fittings;
-    absent: readonly FittedItem[];
+    absent: readonly AbsentItem[];
     /** What the bump stop strikes. */
     struck?: Struck;
   };

@@ -74,6 +74,14 @@ export const TRAVEL_POINTS = {
     3,
     { sided: true },
   ),
+  tyreAtLock: point(
+    'travel',
+    'Tyre at full lock',
+    'Wheels turned to the stop, the worse way: from the tyre straight up to the body, spring or arm that it would meet first.',
+    lengthRule(0, 800, 120),
+    5,
+    { sided: true },
+  ),
 } as const satisfies Record<string, Point>;
 export type TravelPoint = keyof typeof TRAVEL_POINTS;
 export const TRAVEL_POINT_IDS = Object.keys(TRAVEL_POINTS) as TravelPoint[];

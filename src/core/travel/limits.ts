@@ -42,7 +42,15 @@ export const ASSUMED_TRAVEL = {
   lean: { value: 0.26, half90: 0.2 },
 } as const;
 
-export const LIMITER_IDS = ['stopTouches', 'stopSolid', 'shockShut', 'shockOpen', 'axleToFrame', 'tyreToArch'] as const;
+export const LIMITER_IDS = [
+  'stopTouches',
+  'stopSolid',
+  'shockShut',
+  'shockOpen',
+  'axleToFrame',
+  'tyreToArch',
+  'tyreAtLock',
+] as const;
 export type LimiterId = (typeof LIMITER_IDS)[number];
 
 /** Where one thing acts. */
@@ -102,7 +110,8 @@ export function limitersOf(side: Side, read: TravelRead, { stopPad, shock, struc
         read.shockLean === undefined ? ['shockLean'] : [],
       );
     }
-  for (const id of ['axleToFrame', 'tyreToArch'] as const) if (read[id] !== undefined) say(id, -read[id], half(id));
+  for (const id of ['axleToFrame', 'tyreToArch', 'tyreAtLock'] as const)
+    if (read[id] !== undefined) say(id, -read[id], half(id));
   return found;
 }
 

@@ -39,6 +39,7 @@ export function mendOf(
     case 'shockShut':
     case 'axleToFrame':
     case 'tyreToArch':
+    case 'tyreAtLock':
     case 'packLimit':
     case 'shackleFlat':
     case 'coilBind':

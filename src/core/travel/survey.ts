@@ -30,6 +30,9 @@ export type ObstructionItem = (typeof OBSTRUCTION_ITEMS)[number];
 export const FITTED_ITEMS = ['stops', 'shocks'] as const;
 export type FittedItem = (typeof FITTED_ITEMS)[number];
 
+/** What an axle has not, and is not asked for; `lock`: its wheels do not steer. */
+export type AbsentItem = FittedItem | 'lock';
+
 /** Whether the bump stop strikes the spring's plate: `ok` it does, `none` it strikes the axle itself. */
 export const STRIKES_PLATE = 'stopOnPlate';
 

@@ -4,11 +4,11 @@ import { worstFirst, type Verdict, type VerdictState } from '../verdict';
 import { SPRING_ENDS, type SpringEndId } from '../suspension/kind';
 import { ENDS_BELOW, hubDrop, type HubDrop, type HubTravel, type SpringPlace } from './hubTravel';
 import { limitersOf, type Fittings, type Limiter, type LimiterId, type TravelRead } from './limits';
-import { type FittedItem, type SurveyAnswer } from './survey';
+import { type AbsentItem, type SurveyAnswer } from './survey';
 
 /** What is asked of a hub's travel, besides its lines. */
 export const TRAVEL_ITEMS = [
-  ...(['shockShut', 'axleToFrame', 'tyreToArch', 'stopGap', 'shockLength'] as const),
+  ...(['shockShut', 'axleToFrame', 'tyreToArch', 'tyreAtLock', 'stopGap', 'shockLength'] as const),
   ...SPRING_ENDS,
 ] as const;
 export type TravelItem = (typeof TRAVEL_ITEMS)[number];
@@ -34,6 +34,7 @@ const NEEDS: Record<ReadItem, readonly TravelPoint[]> = {
   shockShut: ['shockLength', 'shockShut', 'stopGap', 'stopHeight'],
   axleToFrame: ['axleToFrame', 'stopGap', 'stopHeight'],
   tyreToArch: ['tyreToArch', 'stopGap', 'stopHeight'],
+  tyreAtLock: ['tyreAtLock', 'stopGap', 'stopHeight'],
   stopGap: ['stopGap'],
   shockLength: ['shockLength', 'shockOpen'],
 };
@@ -44,6 +45,7 @@ const QUANTITY: Record<TravelItem, string> = {
   shockShut: 'left when the stop is solid',
   axleToFrame: 'left when the stop is solid',
   tyreToArch: 'left when the stop is solid',
+  tyreAtLock: 'left when the stop is solid',
   stopGap: 'free travel up',
   shockLength: 'travel down',
   packLimit: 'left when the stop is solid',
@@ -64,7 +66,7 @@ export function travelRowsOf(
   read: TravelRead,
   sits: HubDrop,
   fittings: Fittings,
-  absent: readonly FittedItem[] = [],
+  absent: readonly AbsentItem[] = [],
 ): TravelVerdict[] {
   const [stopless, shockless] = [absent.includes('stops'), absent.includes('shocks')];
   const found = new Map<LimiterId, Limiter>(limitersOf(side, read, fittings).map((l) => [l.id, l]));
@@ -72,7 +74,8 @@ export function travelRowsOf(
     ...read,
     ...(fittings.shock && { shockShut: fittings.shock.shut, shockOpen: fittings.shock.open }),
   };
-  return READ_ITEMS.map((item): TravelVerdict => {
+  const asked = READ_ITEMS.filter((item) => item !== 'tyreAtLock' || !absent.includes('lock'));
+  return asked.map((item): TravelVerdict => {
     const wants = NEEDS[item].filter(
       (point) => given[point] === undefined && !(stopless && STOP_POINTS.includes(point)),
     );

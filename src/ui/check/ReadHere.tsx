@@ -14,7 +14,7 @@ import { ReadingField } from '../measured/ReadingField';
 const GROUPS: readonly { title: string; fitted?: FittedItem; points: readonly TravelPoint[] }[] = [
   { title: 'Bump stops', fitted: 'stops', points: ['stopGap', 'stopHeight', 'stopSolid'] },
   { title: 'Shocks', fitted: 'shocks', points: ['shockLength', 'shockShut', 'shockOpen', 'shockLean'] },
-  { title: 'What meets next', points: ['axleToFrame', 'tyreToArch'] },
+  { title: 'What meets next', points: ['axleToFrame', 'tyreToArch', 'tyreAtLock'] },
 ];
 const FITTED_NAMES: Record<FittedItem, string> = { stops: 'Bump stops', shocks: 'Shocks' };
 
@@ -67,14 +67,16 @@ export function ReadHere({ job }: { job: JobHandle }) {
             ) : null}
             {none ? null : (
               <div className="read-here">
-                {points.flatMap((point) =>
-                  SIDES.map((side) => (
-                    <div key={`${point}${side}`}>
-                      <ReadingField job={job} point={point} side={side} />
-                      {side === 'left' ? <p className="muted small">{TRAVEL_POINTS[point].howTo}</p> : null}
-                    </div>
-                  )),
-                )}
+                {points
+                  .filter((point) => point !== 'tyreAtLock' || view.axle.steered)
+                  .flatMap((point) =>
+                    SIDES.map((side) => (
+                      <div key={`${point}${side}`}>
+                        <ReadingField job={job} point={point} side={side} />
+                        {side === 'left' ? <p className="muted small">{TRAVEL_POINTS[point].howTo}</p> : null}
+                      </div>
+                    )),
+                  )}
               </div>
             )}
           </section>

@@ -32,6 +32,7 @@ const NAMES: Record<LimiterId, string> = {
   shockOpen: 'shock open',
   axleToFrame: 'axle to frame',
   tyreToArch: 'tyre to body',
+  tyreAtLock: 'tyre at full lock',
 };
 /** The row of the list that tells of a limiter. */
 const ROW: Partial<Record<LimiterId, string>> = {
@@ -40,6 +41,7 @@ const ROW: Partial<Record<LimiterId, string>> = {
   shockOpen: 'shockLength',
   axleToFrame: 'axleToFrame',
   tyreToArch: 'tyreToArch',
+  tyreAtLock: 'tyreAtLock',
 };
 
 const END_NAMES: Record<SpringEndId, string> = {

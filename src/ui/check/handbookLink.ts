@@ -32,7 +32,8 @@ export function handbookLink(row: Binding, { known, fittings, sits, limiters }: 
     case 'stopGap':
     case 'packLimit':
     case 'axleToFrame':
-    case 'tyreToArch': {
+    case 'tyreToArch':
+    case 'tyreAtLock': {
       const touches = first('stopTouches');
       const read = touches && known.travel!.read[touches.side];
       if (!read || read.stopGap === undefined || read.stopHeight === undefined) return null;

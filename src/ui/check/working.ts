@@ -51,6 +51,7 @@ export function workingOf(row: Binding, travel: Travel): string[] {
       return [stop(), shock('shockShut'), `asked for: ${STOP_MARGIN} between them (chosen)`].filter(Boolean);
     case 'axleToFrame':
     case 'tyreToArch':
+    case 'tyreAtLock':
       return [
         stop(),
         `${row.name.toLowerCase()} at +${n(-(at(row.id)?.at ?? 0))}, as read`,

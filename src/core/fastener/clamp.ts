@@ -69,3 +69,17 @@ export function proofShare(thread: Thread, grade: Grade, torque: number, conditi
 /** Torque in one condition that clamps as much as a torque stated for another. @param torque N·mm */
 export const sameClamp = (torque: number, stated: Condition, now: Condition): number =>
   (torque * NUT_FACTOR[now].k) / NUT_FACTOR[stated].k;
+
+/** Friction of a spring on its perch, steel on steel with paint and rust between. Memory, chosen wide. */
+export const SEAT_FRICTION = { value: 0.16, half90: 0.06 } as const;
+
+/**
+ * Force along the axle's path that friction under a clamped spring holds, N: one face, the perch, taken; what the dowel bears is left out, it only locates.
+ * @param leg clamp of one leg, N @param legs that clamp this spring (2–8)
+ */
+export function frictionHold(leg: number, legs: number): { force: number; least: number } {
+  requireNumber('clamp', leg, 0, 1e6);
+  requireNumber('legs', legs, 2, 8);
+  const { value, half90 } = SEAT_FRICTION;
+  return { force: legs * leg * value, least: legs * leg * (value - half90) };
+}

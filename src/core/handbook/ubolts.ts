@@ -2,7 +2,9 @@ import { uboltOrders, type Bend } from '../fastener/uboltOrder';
 import { type Estimate } from '../estimate/estimate';
 import { CoreError } from '../errors';
 import { identifyThread } from '../thread/identify';
-import { lengthRule, THREAD_RULE } from '../units/rules';
+import { clampOf, CONDITIONS, frictionHold, SEAT_FRICTION, type Condition } from '../fastener/clamp';
+import { GRAVITY } from '../material/steel';
+import { lengthRule, massRule, THREAD_RULE, TORQUE_READING_RULE } from '../units/rules';
 import { across, arc, area, box, disc, line, note, up, type Picture } from './picture';
 import { n, type Sum, type SumInput } from './sum';
 
@@ -75,6 +77,9 @@ function drawUbolt(given: SumInput): Picture {
   };
 }
 
+/** Of a tyre on a dry road: the most that brakes can ask. Memory. */
+const GRIP = 0.8;
+
 export const UBOLT_SUMS: readonly Sum[] = [
   {
     id: 'ubolt',
@@ -134,6 +139,58 @@ export const UBOLT_SUMS: readonly Sum[] = [
       };
     },
     draw: drawUbolt,
+  },
+  {
+    id: 'hold',
+    group: 'bolts',
+    title: 'U-bolts against braking',
+    words: 'u-bolt clamp force enough friction hold axle brake drive shear dowel centre bolt loose slip',
+    fields: [
+      { id: 'thread', label: 'Thread', rule: THREAD_RULE, example: 'M14 x 1.5' },
+      { id: 'torque', label: 'Torque of each nut', rule: TORQUE_READING_RULE, example: '115 N·m' },
+      { id: 'wheel', label: 'Load under that wheel', rule: massRule(20, 10_000, 600), example: '640 kg' },
+    ],
+    choices: [
+      {
+        id: 'condition',
+        label: 'Threads are',
+        options: CONDITIONS.map((id) => ({
+          id,
+          name: id === 'antiSeize' ? 'anti-seize' : id === 'threadLocker' ? 'thread locker' : id,
+        })),
+      },
+    ],
+    source:
+      'T = K·d·F; friction of the perch 0.16 ± 0.06, tyre grip 0.8, four legs, one face taken; all from memory or chosen',
+    silent:
+      'The dowel locates and must not be sheared; what a loose nut leaves. Tighten again after the first load (common practice).',
+    answer: (given) => {
+      const { force, least } = clampOf(
+        given.thread('thread'),
+        given.number('torque'),
+        given.choice<Condition>('condition'),
+      );
+      const hold = frictionHold(force, 4);
+      const worst = frictionHold(least, 4).least;
+      const brake = GRIP * given.number('wheel') * GRAVITY;
+      return {
+        figures: [
+          { label: 'friction holds', value: hold.force, dimension: 'force', between: [worst, 2 * hold.force - worst] },
+          { label: 'hardest braking asks', value: brake, dimension: 'force' },
+          { label: 'held over asked', value: hold.force / brake, dimension: 'turns' },
+        ],
+        words: [
+          hold.force < brake
+            ? 'look: the dowel would have to hold what friction does not: more clamp, larger U-bolts, clean faces'
+            : worst < brake
+              ? 'look: the loosest of ten would not hold by friction alone'
+              : 'Friction holds it, also the loosest of ten.',
+        ],
+        working: [
+          `4 × ${n(force / 1000)} kN × ${SEAT_FRICTION.value} = ${n(hold.force / 1000)} kN; ${GRIP} × ${n(given.number('wheel'), 0)} kg × 9.81 = ${n(brake / 1000)} kN`,
+        ],
+      };
+    },
   },
   {
     id: 'which',

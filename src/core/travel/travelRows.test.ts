@@ -4,7 +4,7 @@ import { limitersOf, NO_FITTINGS, withStruck, type Fittings, type Struck, type T
 import { mended, mendOf } from './mends';
 import { dropAtLength, lengthAtDrop } from './shock';
 import { heldByShocks, STOP_MARGIN, travelRowsOf, withMoreSlack, worseSide, type TravelItem } from './travelRows';
-import { rankShocks } from './shockChoice';
+import { bestMount, rankShocks } from './shockChoice';
 import { slackVerdicts } from './survey';
 
 /** Upright shock with 80 in and 110 out, a stop with 60 of gap and 20 that can be squeezed. */
@@ -156,4 +156,18 @@ test('a block under a plate that the stop strikes gives no travel up; where nobo
   expect(gap('axle').text).not.toContain('Say');
   // It acts sooner before what is hard.
   expect(row('shockShut', READ, 40, withStruck(NO_FITTINGS, 'plate', 40)).figure!.value).toBe(45);
+});
+
+test('a mount is moved until both ends of a shock have as much over what is asked', () => {
+  // 5 above where 10 are asked, 110 down where 25 are: 90 too many below are shared.
+  const both = { left: READ, right: READ };
+  const sits = { left: hubDrop(0), right: hubDrop(0) };
+  const best = bestMount(both, sits, NO_FITTINGS)!;
+  expect(best.by).toBeGreaterThan(40);
+  expect(Math.abs(best.above - STOP_MARGIN - (best.below - 25))).toBeLessThanOrEqual(4);
+  expect(best.gain).toBeGreaterThan(40);
+  // What is best already is left alone; what was not read is not told.
+  const settled = { ...READ, shockLength: READ.shockLength! + best.by };
+  expect(bestMount({ left: settled, right: settled }, sits, NO_FITTINGS)).toBeNull();
+  expect(bestMount({ left: {}, right: {} }, sits, NO_FITTINGS)).toBeNull();
 });

@@ -1,6 +1,8 @@
 'use client';
-import { Fragment, useState } from 'react';
+import { Fragment, useEffect, useState } from 'react';
 import Link from 'next/link';
+import { SAFETY_TEXT } from '@/contracts/fitText';
+import { SUPPORT_ITEMS } from '@/core/procedure/safety';
 import { decimalText } from '@/core/units/format';
 import { Marked } from '../controls/Mark';
 import { Length, PlusMinus, useLengthText } from '../measured/Figure';
@@ -33,6 +35,15 @@ const Left = ({ row, value, signed = false }: { row: Binding; value: number; sig
 /** Everything that binds, tightest first: what was left, what will be left, and what would mend it. */
 export function BindingList({ jobId, rows, onMend, working, sum }: Props) {
   const [opened, setOpened] = useState<string | null>(null);
+  const [printing, setPrinting] = useState(false);
+  // Every reckoning stands on the sheet before it goes to the printer, and is folded again after.
+  useEffect(() => {
+    if (!printing) return;
+    const done = () => setPrinting(false);
+    window.addEventListener('afterprint', done);
+    window.print();
+    return () => window.removeEventListener('afterprint', done);
+  }, [printing]);
   const words = useWords();
   const text = useLengthText();
   const { lengths } = useView();
@@ -53,114 +64,132 @@ export function BindingList({ jobId, rows, onMend, working, sum }: Props) {
     }
   };
   return (
-    <table className="plain bindings">
-      <thead>
-        <tr>
-          <th scope="col">What binds, tightest first</th>
-          <th scope="col" className="number">
-            was
-          </th>
-          <th scope="col" className="number">
-            will be
-          </th>
-          <th scope="col">to spare, {lengths}</th>
-          <th scope="col">how it stands</th>
-          <th scope="col">mend: one touch puts it in the plan</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <Fragment key={row.id}>
-            <tr data-binding={row.id} data-state={row.state} className={row.state === 'does not fit' ? 'stopped' : ''}>
-              <td>
-                <button
-                  type="button"
-                  className="link binding-name"
-                  aria-expanded={opened === row.id}
-                  onClick={() => setOpened(opened === row.id ? null : row.id)}
-                >
-                  {row.name}
-                </button>{' '}
-                <span className="muted small">{row.limit}</span>
-              </td>
-              <td className="number was">{row.was === null ? '' : <Left row={row} value={row.was} />}</td>
-              <td className="number">
-                {row.will === null ? (
-                  ''
-                ) : (
-                  <strong className={row.state === 'does not fit' ? 'stop-word' : row.state === 'look' ? 'look' : ''}>
-                    <Left row={row} value={row.will} />
-                  </strong>
-                )}
-                {row.half90 !== null && row.will !== null ? (
-                  <>
-                    {' '}
-                    <span className="muted small">
-                      {row.dimension === 'angle' ? (
-                        `± ${degrees(row.half90)}`
-                      ) : (
-                        <PlusMinus mm={row.half90} unit={false} />
-                      )}
-                    </span>
-                  </>
-                ) : null}
-              </td>
-              <td className="bar">{row.will === null ? null : <SpareBar row={row} />}</td>
-              <td className="verdict">
-                {row.state === 'does not fit' ? (
-                  <span className="stop-word">STOP</span>
-                ) : (
-                  <Marked kind={row.state === 'look' ? 'look' : 'done'}>
-                    {row.state === 'look' ? 'look' : 'fits'}
-                  </Marked>
-                )}
-              </td>
-              <td className="mends">
-                {row.mend ? (
-                  <button type="button" className="act quiet mend" onClick={() => onMend(row, row.mend!.mend)}>
-                    {mendText(row.mend.mend)}
-                    {row.mend.gives === null ? null : (
-                      <span className="new">
-                        {' '}
-                        → <Left row={row} value={row.mend.gives} signed />
+    <>
+      <table className="plain bindings">
+        <thead>
+          <tr>
+            <th scope="col">What binds, tightest first</th>
+            <th scope="col" className="number">
+              was
+            </th>
+            <th scope="col" className="number">
+              will be
+            </th>
+            <th scope="col">to spare, {lengths}</th>
+            <th scope="col">how it stands</th>
+            <th scope="col">mend: one touch puts it in the plan</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <Fragment key={row.id}>
+              <tr
+                data-binding={row.id}
+                data-state={row.state}
+                className={row.state === 'does not fit' ? 'stopped' : ''}
+              >
+                <td>
+                  <button
+                    type="button"
+                    className="link binding-name"
+                    aria-expanded={opened === row.id}
+                    onClick={() => setOpened(opened === row.id ? null : row.id)}
+                  >
+                    {row.name}
+                  </button>{' '}
+                  <span className="muted small">{row.limit}</span>
+                </td>
+                <td className="number was">{row.was === null ? '' : <Left row={row} value={row.was} />}</td>
+                <td className="number">
+                  {row.will === null ? (
+                    ''
+                  ) : (
+                    <strong className={row.state === 'does not fit' ? 'stop-word' : row.state === 'look' ? 'look' : ''}>
+                      <Left row={row} value={row.will} />
+                    </strong>
+                  )}
+                  {row.half90 !== null && row.will !== null ? (
+                    <>
+                      {' '}
+                      <span className="muted small">
+                        {row.dimension === 'angle' ? (
+                          `± ${degrees(row.half90)}`
+                        ) : (
+                          <PlusMinus mm={row.half90} unit={false} />
+                        )}
                       </span>
-                    )}
-                  </button>
-                ) : row.id === 'stopGap' && row.state !== 'fits' ? (
-                  <span className="muted small">higher, or a shorter stop</span>
-                ) : row.id === 'threads' && row.state !== 'fits' ? (
-                  <Link className="link" href={`/jobs/${jobId}/measure#list`} prefetch={false}>
-                    say what their bend lies round
-                  </Link>
-                ) : row.limit === '' && row.state !== 'fits' ? (
-                  <Link className="link" href={`/jobs/${jobId}/choose#fit`} prefetch={false}>
-                    at Choose
-                  </Link>
-                ) : null}
-              </td>
-            </tr>
-            {opened === row.id ? (
-              <tr className="working-row">
-                <td colSpan={6} className="working">
-                  {row.text ? <p>{words(row.text)}</p> : null}
-                  {lengths === 'in' ? <p className="muted small">reckoned in millimetres:</p> : null}
-                  {working(row).map((line) => (
-                    <p key={line} className="figure small">
-                      {line}
-                    </p>
-                  ))}
-                  {sum(row) === null ? null : (
-                    <Link className="link" href={sum(row)!} prefetch={false}>
-                      the same sum in the Handbook, to try other figures
-                    </Link>
+                    </>
+                  ) : null}
+                </td>
+                <td className="bar">{row.will === null ? null : <SpareBar row={row} />}</td>
+                <td className="verdict">
+                  {row.state === 'does not fit' ? (
+                    <span className="stop-word">STOP</span>
+                  ) : (
+                    <Marked kind={row.state === 'look' ? 'look' : 'done'}>
+                      {row.state === 'look' ? 'look' : 'fits'}
+                    </Marked>
                   )}
                 </td>
+                <td className="mends">
+                  {row.mend ? (
+                    <button type="button" className="act quiet mend" onClick={() => onMend(row, row.mend!.mend)}>
+                      {mendText(row.mend.mend)}
+                      {row.mend.gives === null ? null : (
+                        <span className="new">
+                          {' '}
+                          → <Left row={row} value={row.mend.gives} signed />
+                        </span>
+                      )}
+                    </button>
+                  ) : row.id === 'stopGap' && row.state !== 'fits' ? (
+                    <span className="muted small">higher, or a shorter stop</span>
+                  ) : row.id === 'threads' && row.state !== 'fits' ? (
+                    <Link className="link" href={`/jobs/${jobId}/measure#list`} prefetch={false}>
+                      say what their bend lies round
+                    </Link>
+                  ) : row.limit === '' && row.state !== 'fits' ? (
+                    <Link className="link" href={`/jobs/${jobId}/choose#fit`} prefetch={false}>
+                      at Choose
+                    </Link>
+                  ) : null}
+                </td>
               </tr>
-            ) : null}
-          </Fragment>
+              {opened === row.id || printing ? (
+                <tr className="working-row">
+                  <td colSpan={6} className="working">
+                    {row.text ? <p>{words(row.text)}</p> : null}
+                    {lengths === 'in' ? <p className="muted small">reckoned in millimetres:</p> : null}
+                    {working(row).map((line) => (
+                      <p key={line} className="figure small">
+                        {line}
+                      </p>
+                    ))}
+                    {sum(row) === null ? null : (
+                      <Link className="link" href={sum(row)!} prefetch={false}>
+                        the same sum in the Handbook, to try other figures
+                      </Link>
+                    )}
+                  </td>
+                </tr>
+              ) : null}
+            </Fragment>
+          ))}
+        </tbody>
+      </table>
+      <ul className="print-only">
+        {SUPPORT_ITEMS.map((item) => (
+          <li key={item}>
+            <strong>{SAFETY_TEXT[item].name}:</strong> {SAFETY_TEXT[item].why}
+          </li>
         ))}
-      </tbody>
-    </table>
+      </ul>
+      <p className="no-print">
+        <button type="button" className="link" onClick={() => setPrinting(true)}>
+          Print with every reckoning
+        </button>
+      </p>
+    </>
   );
 }
 

@@ -1,7 +1,7 @@
 'use client';
 import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
 import { dampingChange } from '@/core/travel/damping';
-import { rankShocks } from '@/core/travel/shockChoice';
+import { bestMount, rankShocks } from '@/core/travel/shockChoice';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { Length } from '../measured/Figure';
@@ -83,6 +83,7 @@ export function ShocksSheet({ travel, onTake }: { travel: Travel; onTake: (shock
           </table>
         </div>
       )}
+      <Moved travel={travel} />
       <Damped rate={travel.rate} />
       <p className="muted small">Eyes, stems and bolts must match, and a stiffer spring wants more rebound damping.</p>
     </Sheet>
@@ -105,6 +106,20 @@ function Damped({ rate }: { rate: Travel['rate'] }) {
       {change < -MUCH ? <Marked kind="look">rate</Marked> : 'Rate'} {rates}: the same shocks damp {percent} %{' '}
       {change < 0 ? 'less' : 'more'} of what is critical.{' '}
       {change < -MUCH ? 'It will bounce on longer: firmer ones.' : ''}
+    </p>
+  );
+}
+
+/** What another hole or an extension plate would do for the shocks that are there. */
+function Moved({ travel }: { travel: Travel }) {
+  const best = travel.unplaced ? null : bestMount(travel.known.travel!.read, travel.sits.will, travel.fittings);
+  if (!best) return null;
+  return (
+    <p>
+      The same shocks with a mount moved so that their bolts stand <Length mm={Math.abs(best.by)} />{' '}
+      {best.by > 0 ? 'further apart' : 'nearer together'} would leave <Length mm={best.above} /> above the stop and{' '}
+      <Length mm={best.below} /> down: <Length mm={best.gain} /> more at the tighter end. Another hole, or an extension
+      plate; both sides alike.
     </p>
   );
 }

@@ -12,6 +12,7 @@ const travel = z
   .object({
     ...{ today: drop, planned: drop, droopToday: drop.nullable(), droopPlanned: drop.nullable() },
     ...{ endsToday: ends, endsPlanned: ends, topRise: z.number().default(0) },
+    ...{ laden: drop.exactOptional(), lightest: drop.exactOptional() },
   })
   .nullable()
   .transform((t): { travel: HubTravel | null } => ({ travel: t }));

@@ -90,3 +90,14 @@ test('full lock is asked of wheels that steer, and of no others', () => {
   expect(asked(true)).toContain('tyreAtLock');
   expect(asked(false)).not.toContain('tyreAtLock');
 });
+
+test('a build is held against the heaviest load: a stop that only the load reaches stops it', () => {
+  const laden = (to: number): SolvedFacts => ({ ...LIFTED, travel: { ...LIFTED.travel!, laden: hubDrop(to) } });
+  const row = (facts: SolvedFacts) => fitRows(view([pad]), facts).find((r) => r.subject === 'stopGap')!;
+  // 60 of gap less a pad of 20: the load presses it 38 up from today, then 45.
+  expect(row(laden(-38))).toMatchObject({ state: 'look', figure: { value: 2 } });
+  expect(row(laden(-38)).reason).toContain('heaviest load');
+  expect(row(laden(-45)).state).toBe('does not fit');
+  // A prediction of an older core told the load of the day only.
+  expect(row(LIFTED)).toMatchObject({ state: 'fits', figure: { value: 80 } });
+});

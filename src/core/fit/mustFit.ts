@@ -1,5 +1,5 @@
 import { fitItems, type Answer, type SafetyItem } from '../procedure/safety';
-import { type HubDrop, type HubTravel, type SpringPlace } from '../travel/hubTravel';
+import { type HubTravel, type SpringPlace } from '../travel/hubTravel';
 import { limitersOfBoth, NO_FITTINGS, withStruck, type Fittings, type Struck, type TravelRead } from '../travel/limits';
 import {
   heldByShocks,
@@ -8,6 +8,7 @@ import {
   travelRowsOf,
   withMoreSlack,
   worseSide,
+  type Rests,
   type TravelItem,
   type TravelVerdict,
 } from '../travel/travelRows';
@@ -82,7 +83,16 @@ export function mustFit(work: Work, facts: SolvedFacts | null, told: Known): Fit
   const known = struckAs(told, facts?.travel ?? null);
   const rows: FitVerdict[] = [];
   const { travel } = facts ?? {};
-  const ends = travel ? travelRows({ left: travel.planned, right: travel.planned }, known, travel.endsPlanned) : [];
+  // A build must do in every load that is planned for.
+  const rests = travel && { up: travel.laden ?? travel.planned, down: travel.lightest ?? travel.planned };
+  const ends =
+    travel && rests
+      ? travelRows({ left: rests, right: rests }, known, travel.endsPlanned).map((row) =>
+          row.item === 'stopGap' && row.figure && rests.up < travel.planned - 1
+            ? { ...row, text: `${row.text} Told for the heaviest load.` }
+            : row,
+        )
+      : [];
   const endRow = (item: FitItem) => ends.find((row) => row.item === item && row.state !== 'not checked');
   const say = (item: FitItem, state: VerdictState, text = '') => rows.push({ item, state, text });
   for (const { reason } of known.refused) say('located', 'does not fit', reason);
@@ -131,7 +141,7 @@ export const lineRows = (travel: HubTravel | null, { survey, travel: at }: Pick<
 
 /** What ends the travel, of the worse side; what nobody read is not checked. @param sits place of each hub in the load looked at @param ends of the springs themselves, as built */
 export function travelRows(
-  sits: Readonly<Record<Side, HubDrop>>,
+  sits: Readonly<Record<Side, Rests>>,
   { travel: at }: Pick<Known, 'travel'>,
   ends: readonly SpringPlace[] = [],
 ): TravelVerdict[] {

@@ -1,6 +1,6 @@
 import { CoreError } from '../errors';
 import { type AxleBase, type KindTypes, type ModelOf, type Rising, type SuspensionKind } from '../suspension/kind';
-import { hubTravel, type HubTravel, withSpringEnds } from '../travel/hubTravel';
+import { hubTravel, type HubTravel, withLoads, withSpringEnds } from '../travel/hubTravel';
 import { bounceFrequency } from '../vehicle/load';
 import { SIDES, type Side } from '../vehicle/side';
 import { CORE_VERSION } from '../version';
@@ -161,7 +161,10 @@ function* predictSide<T extends KindTypes>(
       built,
     };
   });
-  const travel = hubTravel(heights, changes, drawn.sides[side].spring?.load, drawn.hanging);
+  const travel = withLoads(
+    hubTravel(heights, changes, drawn.sides[side].spring?.load, drawn.hanging),
+    ...([heights, changes, extras] as const),
+  );
   return {
     prediction: {
       states: predicted,

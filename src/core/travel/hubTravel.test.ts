@@ -6,7 +6,7 @@ import { sideRate } from '../suspension/longitudinalLeaf/sideState';
 import { central } from '../prediction/lines';
 import { assemble } from '../suspension/longitudinalLeaf/assemble';
 import { type PlannedChange } from '../suspension/longitudinalLeaf/sheet';
-import { hubTravel } from './hubTravel';
+import { hubDrop, hubTravel, TODAY, withLoads, worstTravel } from './hubTravel';
 import { slackVerdicts } from './survey';
 
 const travelOf = (model: LeafSideModel, { changes, sides, hanging }: DrawnInput) =>
@@ -59,4 +59,15 @@ test('without a spring the lift of a block is still known, and no droop', () => 
   const drawn = draw(input, central);
   const travel = travelOf(new LeafSideModel(drawn, 'left'), drawn);
   expect(travel).toEqual({ today: 0, planned: 60, droopToday: null, droopPlanned: null });
+});
+
+test('in every load: the one that presses it furthest up and the one that lets it furthest down, of the worse side', () => {
+  const model = {
+    rise: (changes: readonly number[], extra: number) => 100 + changes.reduce((a, b) => a + b, 0) - extra / 50,
+  };
+  const bare = { today: TODAY, planned: hubDrop(30), droopToday: null, droopPlanned: null };
+  const one = withLoads(bare, model, [30], [0, 2000, -500]);
+  expect([one.laden, one.lightest]).toEqual([-10, 40]);
+  const other = withLoads(bare, model, [30], [0, 3000]);
+  expect(worstTravel({ left: { travel: one }, right: { travel: other } })).toMatchObject({ laden: -30, lightest: 40 });
 });

@@ -29,6 +29,9 @@ export interface HubTravel {
   /** Not in predictions of older cores. */
   endsToday?: SpringPlace[];
   endsPlanned?: SpringPlace[];
+  /** Where it rests as planned in the load that presses it furthest up, and in the one that lets it furthest down. Not in predictions of older cores. */
+  laden?: HubDrop;
+  lightest?: HubDrop;
   /** By how much what is clamped on the axle stands higher over its hub as planned, mm. */
   topRise?: number;
 }
@@ -92,6 +95,18 @@ function firstMet(ends: readonly SpringPlace[]): SpringPlace[] {
   return [...found.values()];
 }
 
+/** The same with where it rests as planned in every load. @param loads beyond that of the day, N */
+export function withLoads<C>(
+  travel: HubTravel,
+  model: Pick<SideModel<C, SpringFigures>, 'rise'>,
+  changes: readonly C[],
+  loads: readonly number[],
+): HubTravel {
+  const base = model.rise([], 0);
+  const rests = loads.map((extra) => model.rise(changes, extra) - base);
+  return { ...travel, laden: hubDrop(Math.min(...rests)), lightest: hubDrop(Math.max(...rests)) };
+}
+
 const furthest = (places: readonly (HubDrop | null | undefined)[]): HubDrop | null => {
   const known = places.filter((p): p is HubDrop => typeof p === 'number');
   return known.length > 0 ? hubDrop(Math.max(...known)) : null;
@@ -104,7 +119,11 @@ export function worstTravel(
   const known = SIDES.flatMap((side) => sides?.[side]?.travel ?? []);
   if (known.length === 0) return null;
   const of = (place: 'planned' | 'droopToday' | 'droopPlanned') => furthest(known.map((t) => t[place]));
+  const told = <P extends 'laden' | 'lightest'>(place: P) => known.flatMap((t) => t[place] ?? []);
+  const [laden, lightest] = [told('laden'), told('lightest')];
   return {
+    ...(laden.length > 0 && { laden: hubDrop(Math.min(...laden)) }),
+    ...(lightest.length > 0 && { lightest: hubDrop(Math.max(...lightest)) }),
     topRise: Math.max(0, ...known.map((t) => t.topRise ?? 0)) || Math.min(0, ...known.map((t) => t.topRise ?? 0)),
     endsToday: firstMet(known.flatMap((t) => t.endsToday ?? [])),
     endsPlanned: firstMet(known.flatMap((t) => t.endsPlanned ?? [])),

@@ -60,14 +60,18 @@ const mm = (value: number): string => `${Math.abs(value).toFixed(0)} mm`;
 const unsaid = ({ struckHigher }: Fittings): string =>
   struckHigher.half90 > 1 ? ' Say whether it strikes the spring’s plate or the axle: the plan raises the plate.' : '';
 
-/** How it stands with the travel of one side. @param sits place of the hub in the load looked at */
+/** Places of the hub that count for its ways up and down: one load's, or of all loads the one that presses it furthest and the one that lets it furthest down. */
+export type Rests = HubDrop | { up: HubDrop; down: HubDrop };
+
+/** How it stands with the travel of one side. @param rests place of the hub in the load looked at */
 export function travelRowsOf(
   side: Side,
   read: TravelRead,
-  sits: HubDrop,
+  rests: Rests,
   fittings: Fittings,
   absent: readonly AbsentItem[] = [],
 ): TravelVerdict[] {
+  const { up, down } = typeof rests === 'number' ? { up: rests, down: rests } : rests;
   const [stopless, shockless] = [absent.includes('stops'), absent.includes('shocks')];
   const found = new Map<LimiterId, Limiter>(limitersOf(side, read, fittings).map((l) => [l.id, l]));
   const given: TravelRead = {
@@ -101,7 +105,7 @@ export function travelRowsOf(
     if (stopless && item === 'stopGap') return say('look', 'It has no bump stop: what meets first is metal.');
     if (item === 'stopGap') {
       const touches = found.get('stopTouches')!;
-      const left = sits - touches.at;
+      const left = up - touches.at;
       const state = left <= 0 ? 'does not fit' : left < LITTLE_TRAVEL ? 'look' : 'fits';
       const text =
         left <= 0
@@ -112,7 +116,7 @@ export function travelRowsOf(
     if (item === 'shockLength') {
       const open = found.get('shockOpen');
       if (!open) return say('does not fit', 'Open it is shorter than it leans across: read both again.');
-      const left = open.at - sits;
+      const left = open.at - down;
       const state = left <= 0 ? 'does not fit' : left < LITTLE_TRAVEL ? 'look' : 'fits';
       const text =
         left <= 0
@@ -125,7 +129,7 @@ export function travelRowsOf(
     if (!hard) return say('fits', 'It is never shut where it leans like this.');
     const solid = found.get('stopSolid');
     if (!solid) {
-      const left = sits - hard.at;
+      const left = up - hard.at;
       const state = left <= 0 ? 'does not fit' : left < LITTLE_TRAVEL ? 'look' : 'fits';
       return say(state, `${mm(left)} ${left < 0 ? 'too low' : 'up'} until it meets, with no stop before it.`, left, 0, [
         hard,

@@ -81,7 +81,13 @@ export function withSpringEnds<C>(
       half90,
     }));
   };
-  return { ...travel, topRise, endsToday: places([], TODAY), endsPlanned: places(changes, travel.planned) };
+  const endsToday = places([], TODAY);
+  return {
+    ...travel,
+    topRise,
+    endsToday,
+    endsPlanned: changes.length === 0 ? endsToday : places(changes, travel.planned),
+  };
 }
 
 /** Of both sides the end that is met first. */

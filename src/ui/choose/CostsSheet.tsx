@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type CostEdit, type CostRow } from '@/contracts/cost';
+import { type JobView } from '@/contracts/job';
 import { type ShelfItem } from '@/contracts/shelf';
 import { costTotals, eachOf, type Range } from '@/core/selection/costs';
 import { priceText } from '@/core/units/format';
@@ -41,7 +42,10 @@ export function CostsSheet({ job }: { job: JobHandle }) {
     queryKey: ['job-parts', view.id],
     queryFn: () => call<ShelfItem[]>(`/api/jobs/${view.id}/parts`, 'GET'),
   });
-  const put = (line: CostEdit) => run(() => job.send('/costs', 'PUT', line));
+  const put = (line: CostEdit | ((now: JobView) => CostEdit)) => run(() => job.send('/costs', 'PUT', line));
+  // A figure typed while the one before is still on its way goes onto what that one made of the line.
+  const edit = (line: CostRow, part: Partial<CostEdit>) =>
+    put((now) => ({ ...editOf(now.costs.find((c) => c.id === line.id) ?? line), ...part }));
   const blank = (line: Partial<CostEdit>): CostEdit => ({
     ...{ id: crypto.randomUUID(), what: '', count: 1, condition: 'new', planned: null, plannedTyped: null },
     ...{
@@ -81,7 +85,7 @@ export function CostsSheet({ job }: { job: JobHandle }) {
     >
       {view.costs.length === 0 ? <p className="muted">Nothing yet. A price may be a range: 30 to 45.</p> : null}
       {view.costs.map((line) => (
-        <Line key={line.id} line={line} jobId={view.id} onSave={put} />
+        <Line key={line.id} line={line} jobId={view.id} onSave={(part) => void edit(line, part)} />
       ))}
       {planned.length > 0 ? (
         <button
@@ -164,8 +168,15 @@ export function CostsSheet({ job }: { job: JobHandle }) {
   );
 }
 
-function Line({ line, jobId, onSave }: { line: CostRow; jobId: string; onSave: (line: CostEdit) => Promise<boolean> }) {
-  const save = (part: Partial<CostEdit>) => void onSave({ ...editOf(line), ...part });
+function Line({
+  line,
+  jobId,
+  onSave: save,
+}: {
+  line: CostRow;
+  jobId: string;
+  onSave: (part: Partial<CostEdit>) => void;
+}) {
   const field = (name: string) => `${jobId}|cost|${line.id}|${name}`;
   const typed = (text: string | null, value: number | null): Typed | null =>
     text === null || value === null ? null : { typed: text, value };

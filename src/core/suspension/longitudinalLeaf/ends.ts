@@ -24,50 +24,52 @@ export const usedOf = (nominal: readonly number[], peak: readonly number[]): num
     ...peak.map((v) => Math.abs(v) / SPRING_STEEL_LIMITS.yield),
   );
 
-/** Steps of the load upward, as shares of what rests on it, and how many at most. */
-const STEP = 0.5;
-const STEPS = 9;
-/** No load is looked at beyond this, N: less rests on a cart's spring than a step is worth. */
-const LEAST_STEP = 400;
+/** Loads looked at beyond what rests on it, in multiples of that. Wider as they grow: what lies between is solved once more. */
+const STEPS = [0.6, 1.3, 2.2, 3.3, 4.8, 6.8];
+/** A step is never smaller than this part of it, N: less rests on a cart's spring than a step is worth. */
+const LEAST = 700;
 
 const past = (angle: number): number => SHACKLE_FLAT - Math.min(angle, Math.PI - angle);
 
 /**
- * Where a leaf spring's steel reaches the limit of full bump, and where its shackle lies nearly along it, going up from where it
- * rests. Solved at steps of the load, told between them by a straight line.
+ * Where a leaf spring's steel reaches the limit of full bump, and before that where its shackle lies nearly along it, going up from where it rests. Solved at
+ * steps of the load, once more where a straight line between two of them says, and told by a straight line from there.
  * @param load on it at rest, N @param at its state under that much more, N
  */
 export function springEnds(load: number, at: (extra: number) => EndsState): SpringEnd[] {
-  const found: SpringEnd[] = [];
-  const step = Math.max(LEAST_STEP, STEP * load);
-  let last = at(0);
-  const between = (next: EndsState, of: (s: EndsState) => number, limit: number) => {
-    const [p, q] = [of(last), of(next)];
-    const share = q === p ? 0 : (limit - p) / (q - p);
-    return { rise: last.rise + share * (next.rise - last.rise), perUnit: Math.abs((next.rise - last.rise) / (q - p)) };
-  };
-  for (let k = 1; k <= STEPS; k++) {
-    let next: EndsState;
+  const solve = (extra: number): (EndsState & { extra: number }) | null => {
     try {
-      next = at(k * step);
+      return { ...at(extra), extra };
     } catch (error) {
       // Beyond what its shackle or pad lets it: nothing is told of it.
-      if (error instanceof CoreError) return found;
+      if (error instanceof CoreError) return null;
       throw error;
     }
-    const has = (id: SpringEnd['id']) => found.some((end) => end.id === id);
-    if (!has('packLimit') && next.used >= 1) {
-      const { rise, perUnit } = between(next, (s) => s.used, 1);
-      found.push({ id: 'packLimit', rise, half90: perUnit * STRESS_SHARE });
-    }
-    const [was, is] = [last.shackle, next.shackle];
-    if (!has('shackleFlat') && was !== null && is !== null && past(is) >= 0) {
-      const { rise, perUnit } = between(next, (s) => past(s.shackle!), 0);
+  };
+  /** Between two states of which the second is past the limit. */
+  const place = (p: EndsState & { extra: number }, q: EndsState & { extra: number }, of: (s: EndsState) => number) => {
+    const shareIn = (a: EndsState, b: EndsState) => (of(b) === of(a) ? 0 : -of(a) / (of(b) - of(a)));
+    const middle = solve(p.extra + shareIn(p, q) * (q.extra - p.extra));
+    const [from, to] = middle === null ? [p, q] : of(middle) >= 0 ? [p, middle] : [middle, q];
+    // From the nearer end of what is left between.
+    const share = shareIn(from, to);
+    const perUnit = Math.abs((q.rise - p.rise) / (of(q) - of(p) || 1));
+    return { rise: from.rise + share * (to.rise - from.rise), perUnit };
+  };
+  const found: SpringEnd[] = [];
+  const scale = Math.max(LEAST, load);
+  let last = solve(0);
+  for (const step of STEPS) {
+    const next = last && solve(step * scale);
+    if (!last || !next) return found;
+    if (found.length === 0 && next.shackle !== null && past(next.shackle) >= 0) {
+      const { rise, perUnit } = place(last, next, (s) => past(s.shackle ?? Math.PI / 2));
       found.push({ id: 'shackleFlat', rise, half90: perUnit * SHACKLE_HALF });
     }
-    if (has('packLimit') && (is === null || has('shackleFlat'))) return found;
-    // Past its steel's limit by far the rest is of no use.
-    if (next.used > 1.5) return found;
+    if (next.used >= 1) {
+      const { rise, perUnit } = place(last, next, (s) => s.used - 1);
+      return [...found, { id: 'packLimit', rise, half90: perUnit * STRESS_SHARE }];
+    }
     last = next;
   }
   return found;

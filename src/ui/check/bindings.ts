@@ -9,6 +9,7 @@ import { type Bend } from '@/core/fastener/uboltOrder';
 import { type TravelPoint } from '@/core/sheet/travel';
 import { mended, mendOf, type Mend } from '@/core/travel/mends';
 import { TRAVEL_ITEMS, type TravelItem, type TravelVerdict } from '@/core/travel/travelRows';
+import { SPRING_ENDS } from '@/core/suspension/kind';
 import { SLACK_ITEMS, type SlackItem, type SlackVerdict } from '@/core/travel/survey';
 import { type Dimension } from '@/core/units/units';
 import { worstFirst, type VerdictState } from '@/core/verdict';
@@ -88,7 +89,13 @@ export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
     return stopped ? null : { mend, gives: marginOf(row) };
   };
   const read = (row: TravelVerdict) => known.travel!.read[row.side];
-  const ends = after.ends.map((told): Binding => {
+  // Where the stop was not read, what the kind says by itself of its spring's ends still stands.
+  const ownEnd = (subject: string): boolean =>
+    (SPRING_ENDS as readonly string[]).includes(subject) &&
+    after.ends.every((row) => row.item !== subject || row.state === 'not checked') &&
+    fit.some((row) => row.subject === subject && row.state !== 'not checked');
+  const endRows = after.ends.filter((row) => !ownEnd(row.item));
+  const ends = endRows.map((told): Binding => {
     // Told for today's place it would be wrong for the planned one.
     const placed = !(travel.unplaced && (told.item === 'stopGap' || told.item === 'shockLength'));
     const row: TravelVerdict = placed ? told : { ...told, state: 'not checked', half90: null };
@@ -157,7 +164,7 @@ export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
     // What the inspection found is mended there.
     .filter(
       (row) =>
-        !isTravel(row.subject) &&
+        (!isTravel(row.subject) || ownEnd(row.subject)) &&
         !isLine(row.subject) &&
         !row.subject.startsWith('inspect:') &&
         !(row.toldOnly && row.figure === null) &&

@@ -60,7 +60,7 @@ self.addEventListener('fetch', (event) => {
         return answer;
       },
       async () => {
-        if (url.pathname !== '/handbook') return Response.redirect('/handbook', 302);
+        if (url.pathname !== '/handbook') return Response.redirect('/handbook#unreached', 302);
         return (await caches.match(PAGE)) ?? Response.error();
       },
     ),

@@ -90,6 +90,6 @@ test('with the network gone, from a cold start: ten answers, one printed; what i
   const printed = await cold.pdf();
   expect(printed.length).toBeGreaterThan(5000);
   await cold.goto(DEMO.planned);
-  await expect(cold).toHaveURL(/\/handbook$/);
+  await expect(cold).toHaveURL(/\/handbook#unreached$/);
   await context.setOffline(false);
 });

@@ -17,6 +17,12 @@ export function useNetwork(): { words: string } {
     () => navigator.onLine,
     () => true,
   );
+  // Sent here from another page that could not be reached.
+  const unreached = useSyncExternalStore(
+    () => () => undefined,
+    () => window.location.hash === '#unreached',
+    () => false,
+  );
   const [kept, setKept] = useState(false);
   useEffect(() => {
     // Only over TLS, or on this machine: a browser allows no worker elsewhere.
@@ -28,6 +34,7 @@ export function useNetwork(): { words: string } {
       .catch(() => undefined);
   }, []);
   if (!online) return { words: 'no network: sums and tables work, jobs do not' };
+  if (unreached) return { words: 'that page could not be reached; sums and tables work without the server' };
   return {
     words: kept
       ? 'sums and tables, kept on this screen for when there is no network'

@@ -1,5 +1,5 @@
 import { fitItems, type Answer, type SafetyItem } from '../procedure/safety';
-import { type HubTravel, type SpringPlace } from '../travel/hubTravel';
+import { ENDS_BELOW, type HubTravel, type SpringPlace } from '../travel/hubTravel';
 import { limitersOfBoth, NO_FITTINGS, withStruck, type Fittings, type Struck, type TravelRead } from '../travel/limits';
 import {
   heldByShocks,
@@ -147,9 +147,11 @@ export function travelRows(
 ): TravelVerdict[] {
   const { read, fittings, absent } = at ?? { read: { left: {}, right: {} }, fittings: NO_FITTINGS, absent: [] };
   const held = shocksOpenAt(limitersOfBoth(read, fittings));
+  // Without a stop nothing acts before what lies above.
+  const asked = absent.includes('stops') ? ends.filter((end) => ENDS_BELOW.includes(end.id)) : ends;
   const of = (side: Side) => [
     ...travelRowsOf(side, read[side], sits[side], fittings, absent),
-    ...springEndRows(side, read[side], ends, fittings, held),
+    ...springEndRows(side, read[side], asked, fittings, held),
   ];
   return worseSide(of('left'), of('right'));
 }

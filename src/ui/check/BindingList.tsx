@@ -166,7 +166,7 @@ export function BindingList({ jobId, rows, onMend, working, sum }: Props) {
                       </p>
                     ))}
                     {sum(row) === null ? null : (
-                      <Link className="link" href={sum(row)!} prefetch={false}>
+                      <Link className="link no-print" href={sum(row)!} prefetch={false}>
                         the same sum in the Handbook, to try other figures
                       </Link>
                     )}

@@ -143,7 +143,8 @@ export function TravelStage({ view, travel, states, stateName }: Props) {
   const s = fit(
     { left: -parts.half, right: parts.half, top: parts.top, bottom: -parts.radius - Math.max(0, bottom) },
     across,
-    { left: narrow ? 14 : BUTTON, right: 14, top: 8, bottom: 40 },
+    // Figures of the ruler in inches and sixteenths reach further over.
+    { left: narrow ? 14 : BUTTON, right: !narrow && lengths === 'in' ? 44 : 14, top: 8, bottom: 40 },
     narrow ? Infinity : tall,
   );
   const rulerTop = narrow ? s.height + 24 : 16;

@@ -4,7 +4,7 @@ import { type SpringEndId } from '@/core/suspension/kind';
 import { SHACKLE_FLAT } from '@/core/suspension/longitudinalLeaf/ends';
 import { ASSUMED_TRAVEL, type TravelRead } from '@/core/travel/limits';
 import { STOP_MARGIN } from '@/core/travel/travelRows';
-import { SLACK_MARGIN } from '@/core/travel/survey';
+import { SLACK_ITEMS, SLACK_MARGIN } from '@/core/travel/survey';
 import { type Binding } from './bindings';
 import { firstOf, type Travel } from './useTravel';
 
@@ -83,7 +83,7 @@ export function workingOf(row: Binding, travel: Travel): string[] {
       ].filter(Boolean);
     }
     default:
-      return row.limit === ''
+      return !(SLACK_ITEMS as readonly string[]).includes(row.id)
         ? []
         : [
             `hangs at ${typeof held?.droopPlanned === 'number' ? n(-held.droopPlanned) : 'not known'}`,

@@ -47,6 +47,11 @@ export function HandbookScreen({ people, person, asked }: Props) {
   const [copied, setCopied] = useState<'' | 'address' | 'text'>('');
   const [code, setCode] = useState('');
   const network = useNetwork();
+  // The day stands on the paper, not on the screen.
+  const [printed, setPrinted] = useState('');
+  useEffect(() => {
+    if (printed) window.print();
+  }, [printed]);
   // Without a network the page comes out of the cache and was asked for under another address.
   useEffect(() => {
     const read = () => setGiven(Object.fromEntries(new URLSearchParams(window.location.search)));
@@ -130,6 +135,7 @@ export function HandbookScreen({ people, person, asked }: Props) {
           ) : null}
         </nav>
         <div className="handbook-open">
+          {printed ? <p className="print-only">Gravelwort, Handbook, printed {printed}</p> : null}
           {open ? (
             <SumSheet
               key={open.id}
@@ -165,7 +171,7 @@ export function HandbookScreen({ people, person, asked }: Props) {
             >
               Code for a phone
             </button>
-            <button type="button" className="act quiet" onClick={() => window.print()}>
+            <button type="button" className="act quiet" onClick={() => setPrinted(new Date().toLocaleString())}>
               Print
             </button>
           </div>

@@ -71,8 +71,11 @@ export interface Stance {
 
 /** Heights of every axle, lean and rake as they were read before the work. */
 export function stanceOf(view: JobView): Stance {
+  // In the load it came in with: the same point may be read again with more aboard.
   const height = (of: AxleView, side: Side) =>
-    of.readings.find((r) => r.point === 'hubToLip' && r.phase === 'before' && r.side === side)?.value ?? null;
+    of.readings.find(
+      (r) => r.point === 'hubToLip' && r.phase === 'before' && r.side === side && r.stateId === of.states[0]?.id,
+    )?.value ?? null;
   const axles = [view, ...view.others].map((of) => ({
     id: of.id,
     position: of.axle.position,

@@ -19,7 +19,9 @@ test('tyre tables: 225/75 R 16 is 744 mm across, 31 in tyres go by their own nam
   expect(2 * freeRadius({ width: 225, aspect: 0.75, rim: 16 })).toBeCloseTo(744, 0);
   expect((2 * freeRadius({ width: 265, aspect: 0.7, rim: 17 })) / 25.4).toBeCloseTo(31.6, 1);
   const same = { width: 215, aspect: 0.75, rim: 16 };
-  expect(tyreChange(same, same)).toEqual({ rise: 0, faster: 0 });
+  expect(tyreChange(same, same)).toMatchObject({ rise: 0, faster: 0 });
+  // Both are pressed in by 3 ± 1.2 % of some 365 mm.
+  expect(tyreChange(same, same).half90).toBeCloseTo(0.012 * 365 * Math.SQRT2, 0);
 });
 
 test('common practice: wire of 22 mm for 18 mm is 2.23 times as stiff, all else alike', () => {

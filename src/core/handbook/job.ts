@@ -92,14 +92,8 @@ export const JOB_SUMS: readonly Sum[] = [
       };
     },
     draw: (given) => {
-      const waits = [
-        { id: 'order', from: 0 },
-        { id: 'strip', from: 0 },
-        { id: 'coat', from: given.number('strip') },
-        { id: 'soak', from: 0 },
-      ];
       const { longest, each } = countBack(
-        waits.map(({ id }) => ({ id, days: given.number(id), ...(id === 'coat' && { after: 'strip' }) })),
+        Object.keys(WAIT_NAMES).map((id) => ({ id, days: given.number(id), ...(id === 'coat' && { after: 'strip' }) })),
       );
       const step = 100 / Math.max(1, longest);
       return {

@@ -1,5 +1,5 @@
 import { frontShare } from '../mechanics/equalizer/equalizer';
-import { freeRadius, loadedRadius, SQUASH, tyreChange, type TyreSize } from '../vehicle/tyreSize';
+import { freeRadius, loadedRadius, tyreChange, type TyreSize } from '../vehicle/tyreSize';
 import { axleShares } from '../vehicle/load';
 import { countRule, lengthRule, massRule } from '../units/rules';
 import { across, box, disc, ground, line, note, up } from './picture';
@@ -29,14 +29,14 @@ export const WHEEL_SUMS: readonly Sum[] = [
     silent: 'Room at full lock and full bump, load index, and whether the rim is wide enough: look at each.',
     answer: (given) => {
       const [was, now] = [size(given, ''), size(given, '2')];
-      const { rise, faster } = tyreChange(was, now);
+      const { rise, half90, faster } = tyreChange(was, now);
       return {
         figures: [
           {
             label: rise < 0 ? 'axle goes down by' : 'axle goes up by',
             value: Math.abs(rise),
             dimension: 'length',
-            between: [Math.max(0, Math.abs(rise) - 2 * SQUASH.half90 * 30), Math.abs(rise) + 2 * SQUASH.half90 * 30],
+            between: [Math.abs(rise) - half90, Math.abs(rise) + half90],
           },
           { label: 'hub over the ground after', value: loadedRadius(now), dimension: 'length' },
           { label: 'diameter after', value: 2 * freeRadius(now), dimension: 'length' },
@@ -170,7 +170,7 @@ export const WHEEL_SUMS: readonly Sum[] = [
       {
         id: 'axle',
         label: 'Axle behind it',
-        rule: lengthRule(300, 20_000, 3700),
+        rule: lengthRule(500, 20_000, 3700),
         example: '3480 mm',
         hint: 'two axles: their middle',
       },
@@ -180,7 +180,7 @@ export const WHEEL_SUMS: readonly Sum[] = [
       'What coupling, drawbar and the towing vehicle’s rear axle may carry: their plates decide, and local rules.',
     answer: (given) => {
       const [mass, wheelbase] = [given.number('mass'), given.number('axle')];
-      const { front, rear } = axleShares({ mass, station: given.number('cog') }, Math.max(500, wheelbase));
+      const { front, rear } = axleShares({ mass, station: given.number('cog') }, wheelbase);
       const share = front / mass;
       return {
         figures: [

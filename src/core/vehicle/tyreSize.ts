@@ -22,7 +22,14 @@ export function freeRadius({ width, aspect, rim }: TyreSize): number {
 /** Height of the hub over the ground, mm. */
 export const loadedRadius = (size: TyreSize): number => freeRadius(size) * (1 - SQUASH.value);
 
-/** What another tyre does: the axle's rise, mm, what the speedometer tells too little or too much, and the gearing, as shares. */
-export function tyreChange(was: TyreSize, now: TyreSize): { rise: number; faster: number } {
-  return { rise: loadedRadius(now) - loadedRadius(was), faster: loadedRadius(now) / loadedRadius(was) - 1 };
+/**
+ * What another tyre does: the axle's rise with its half-width, mm, each tyre being pressed in by its own share, and by how much the vehicle goes faster than
+ * told, as a share.
+ */
+export function tyreChange(was: TyreSize, now: TyreSize): { rise: number; half90: number; faster: number } {
+  return {
+    rise: loadedRadius(now) - loadedRadius(was),
+    half90: SQUASH.half90 * Math.hypot(freeRadius(was), freeRadius(now)),
+    faster: loadedRadius(now) / loadedRadius(was) - 1,
+  };
 }

@@ -11,7 +11,6 @@ test('ways to the wanted height are ranked, looked at side by side, and one beco
   page,
   request,
 }) => {
-  test.setTimeout(150_000);
   await page.goto(`${DEMO.planned}/choose#ways`);
   // By its label: it is read too while its tab is closed.
   const sheet = page.locator('section[aria-label="Ways to get there"]');
@@ -92,7 +91,6 @@ test('a pack from the shelf becomes the plan with its leaves, is foretold and to
   page,
   request,
 }) => {
-  test.setTimeout(120_000);
   const { pack: seen, leaves } = await view(request, DEMO.planned);
   const { version, eyeForm, rusty } = seen;
   // What the clamp does decides how far another pack lifts.

@@ -172,7 +172,6 @@ test('a picture is made small and upright and stays with its finding; what is no
 });
 
 test('a picture acknowledged before the database is killed is the same afterwards', async ({ request }) => {
-  test.setTimeout(120_000);
   const folder = clusterFolder();
   const shell = (commands: string) => clusterShell(folder, commands).out;
   const up = `cluster_up ${folder}/db >/dev/null`;

@@ -10,7 +10,6 @@ test('every field inks its own dimension, and every dimension brings the focus t
   page,
   request,
 }) => {
-  test.setTimeout(180_000);
   const view = await viewOf(request, DEMO.planned);
   await page.goto(`${DEMO.planned}/measure#list`);
   const fields = allFields(view);
@@ -41,7 +40,6 @@ test('Enter walks the whole sheet in the order of walking round the vehicle, wit
   page,
   request,
 }) => {
-  test.setTimeout(120_000);
   const before = await viewOf(request, DEMO.begun);
   await page.goto(`${DEMO.begun}/measure#list`);
   // Folded groups of readings are opened; other folds keep what they hide out of the walk.

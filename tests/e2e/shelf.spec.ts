@@ -150,7 +150,6 @@ test('at 50,000 parts every page, also the last, is read through an index, and e
   shop,
   request,
 }) => {
-  test.setTimeout(120_000);
   await onDatabase(shop.ownerUrl, (c) => manyParts(c, DEMO_SHOP, DEMO_PERSON, 50_000));
   const end = { key: 'leaf fff', id: '00000000-0000-4000-8000-000000000000' };
   const cases = {

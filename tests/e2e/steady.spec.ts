@@ -38,7 +38,7 @@ test('one save that hangs does not hold the others up, and a slow server is told
   await expect
     .poll(
       async () => ((await (await request.get(`/api${DEMO.planned}`)).json()) as JobView).readings.map((r) => r.typed),
-      { timeout: 15_000 },
+      { timeout: 30_000 },
     )
     .toContain('131');
   await expect(page.getByLabel('Leaf width', { exact: true })).toHaveValue('63.1');

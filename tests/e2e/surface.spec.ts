@@ -64,7 +64,7 @@ test('at both tablet sizes the stations at work hold still and no words lie on o
   shop,
   request,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   const stations = [
     `${DEMO.planned}/ask`,
     `${DEMO.provenInside}/ask#vehicle`,
@@ -98,7 +98,7 @@ test('at both tablet sizes the stations at work hold still and no words lie on o
         expect(`${at}: ${scrolls.join(' ')}`).toBe(`${at}: 0 0`);
         // A solver that is still at work writes its figures a moment later.
         await expect
-          .poll(async () => `${at}: ${(await overlaps(page)).join('; ')}`, { timeout: 15_000 })
+          .poll(async () => `${at}: ${(await overlaps(page)).join('; ')}`, { timeout: 30_000 })
           .toBe(`${at}: `);
       }
   };

@@ -29,12 +29,18 @@ const some = everything
   .slice(0, 150)
   .map((c) => c.candidate);
 
+/** The prediction without its curve and the ends of its travel, which no ranking looks at. */
+function firstTold(whole: LeafAxleInput) {
+  for (const told of predictAxle(whole, false)) if (told) return told;
+  throw new Error('nothing was predicted');
+}
+
 /** What the work changes in a load state on the worst side, by the prediction that is stored: one candidate at a time. */
 function foretold(candidate: Candidate): Record<string, number[]> | null {
   if (candidate.changes.length === 0) return Object.fromEntries(input.states.map((s) => [s.id, [0]]));
   try {
     const whole: LeafAxleInput = { ...input, changes: candidate.changes };
-    const { sides } = finish(predictAxle(whole, false));
+    const { sides } = firstTold(whole);
     return Object.fromEntries(
       input.states.map((s, k) => [
         s.id,

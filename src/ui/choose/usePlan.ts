@@ -44,6 +44,12 @@ export function usePlan(job: JobHandle): PlanHandle {
   const later = useRef<DraftLine[] | null>(null);
   /** The lines before a handle was taken, and as it holds them now. */
   const held = useRef<{ before: readonly DraftLine[]; now: DraftLine[] } | null>(null);
+  /** Which version each save of this screen made of which: an edit begun in between stands on it, not against it. */
+  const made = useRef(new Map<string, number>());
+  const newest = (version: number): number => {
+    const next = made.current.get(`${plan.id}|${version}`);
+    return next === undefined ? version : newest(next);
+  };
   const lines = draft?.lines ?? plan.changes.map(lineOf);
   const complete = lines.map(completeLine).filter((line) => line !== undefined);
 
@@ -54,6 +60,7 @@ export function usePlan(job: JobHandle): PlanHandle {
     let next = version;
     const ok = await run(async () => {
       next = (await job.send('/plan', 'PUT', { version, changes })).plan.version;
+      made.current.set(`${plan.id}|${version}`, next);
     });
     saving.current = false;
     const newer = later.current;
@@ -71,7 +78,7 @@ export function usePlan(job: JobHandle): PlanHandle {
 
   const [steps, setSteps] = useState<{ plan: string; lines: readonly DraftLine[] }[]>([]);
   const put = (next: DraftLine[]) => {
-    const edit = { lines: next, version: draft?.version ?? plan.version };
+    const edit = { lines: next, version: newest(draft?.version ?? plan.version) };
     setDraft(edit);
     if (saving.current) later.current = next;
     else void save(edit);

@@ -56,7 +56,12 @@ module.exports = {
     core('parts', 'units/'),
     core('inspection', 'units/'),
     core('procedure', 'units/'),
-    core('fit', ...INPUTS, 'mechanics/', 'fastener/', 'travel/', 'driveline/', 'suspension/registry', 'procedure/'),
+    core('beside', 'sheet/', 'vehicle/', 'bush/', 'steering/', 'mechanics/stack/'),
+    core(
+      'fit',
+      ...INPUTS,
+      ...['mechanics/', 'fastener/', 'travel/', 'driveline/', 'beside/', 'suspension/registry', 'procedure/'],
+    ),
     core('height', ...SPRINGS, 'measure/'),
     core('bench', ...SPRINGS, 'measure/', 'parts/'),
     core('quick', ...SPRINGS),

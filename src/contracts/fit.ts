@@ -4,6 +4,7 @@ import { mustFit, MOVED_ITEMS, type FitVerdict, type Known, type SolvedFacts } f
 import { AXLE_CLASSES } from '@/core/sheet/axleClass';
 import { axleMassIn } from '@/core/sheet/reading';
 import { type VerdictFigure, type VerdictState } from '@/core/verdict';
+import { besidesOf } from './besides';
 import { type Defect } from './defect';
 import { CHECK_NAMES } from './fitText';
 import { drivelineRead, travelKnown } from './travel';
@@ -67,7 +68,7 @@ export const checkRows = (
   view: AxleView,
   facts: SolvedFacts | null,
   { input, refused }: Pick<Assembled, 'input' | 'refused'> = assembledOf(view),
-): FitVerdict[] => mustFit(askedOf(input), facts, knownOf(view, refused));
+): FitVerdict[] => mustFit(askedOf(input), facts, { ...knownOf(view, refused), beside: besidesOf(view) });
 
 const TOLD_ONLY: ReadonlySet<string> = new Set(MOVED_ITEMS);
 

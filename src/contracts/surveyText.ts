@@ -20,4 +20,5 @@ export const SURVEY_TEXT: Record<SurveyItem, string> = {
   stops: 'bump stops',
   stopOnPlate: 'what the bump stop strikes',
   shocks: 'shocks',
+  bushesTurn: 'kind of the bushes',
 };

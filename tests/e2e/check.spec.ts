@@ -2,6 +2,8 @@ import { type Page } from '@playwright/test';
 import { type JobView } from '@/contracts/job';
 import { DEMO, expect, openTab, test, typeInto } from './shop';
 
+/** The front axle of a truck whose both axles are worked on. */
+const FRONT = '/jobs/5a1e0005-0000-4000-8000-000000000f01';
 const binding = (page: Page, id: string) => page.locator(`[data-binding=${id}]`);
 const planSaved = (page: Page) => page.waitForResponse((r) => r.url().endsWith('/plan') && r.ok());
 
@@ -127,4 +129,42 @@ test('the hub is pulled through its travel by key and hand, and an axle without 
   await openTab(page, 'what binds');
   await binding(page, 'shockShut').getByRole('button', { name: 'Shock shut' }).click();
   await expect(page.getByText('It has no shocks.')).toBeVisible();
+});
+
+test('a bolt too thick for its bush and a pin without its hole stop the work; a front axle is asked for toe and drag link', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO.planned}/check#held`);
+  const held = page.getByRole('region', { name: 'Bushes' });
+  await typeInto(page, 'Front eye: bush, bore', '15.9');
+  await typeInto(page, 'Front eye: bolt', '16');
+  await expect(held.locator('[data-beside=bushFront]')).toContainText('too thick for its sleeve');
+  const joints = page.locator('[data-beside=joints]');
+  await typeInto(page, 'Dowel diameter', '14');
+  await typeInto(page, 'Head of the centre bolt, height', '8');
+  await typeInto(page, 'Axle pad: hole', '14.5');
+  await typeInto(page, 'Axle pad: depth of the hole', '6');
+  await expect(joints).toContainText('the pin bottoms before the faces meet');
+  await typeInto(page, 'Axle pad: depth of the hole', '10');
+  await expect(joints).toHaveAttribute('data-state', 'fits');
+  await openTab(page, 'what binds');
+  await expect(binding(page, 'bushFront')).toHaveAttribute('data-state', 'does not fit');
+  await expect(binding(page, 'joints')).toHaveAttribute('data-state', 'fits');
+  // What stops here stops the build.
+  await page.goto(`${DEMO.planned}/build`);
+  await expect(page.getByText('too thick for its sleeve').first()).toBeVisible();
+
+  await page.goto(`${FRONT}/check#wheels`);
+  for (const [field, value] of [
+    ['Across the treads, in front', '1500'],
+    ['Across the treads, behind', '1503'],
+    ['Tyre, across', '700'],
+    ['Toe-in asked for, least', '0.1'],
+    ['Toe-in asked for, most', '0.4'],
+  ] as const)
+    await typeInto(page, field, value);
+  // atan(3 / 700) = 0.25°.
+  await expect(page.locator('[data-beside=toe]')).toContainText('3.0 mm in at 700 mm, 0.25° together');
+  await expect(page.locator('[data-beside=toe]')).toHaveAttribute('data-state', 'fits');
+  await expect(page.getByLabel('Drag link, joint to joint', { exact: true })).toBeVisible();
 });

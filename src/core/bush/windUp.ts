@@ -40,6 +40,16 @@ export function windUpStrain(bush: BondedBush, turn: number): number {
 }
 
 /**
+ * How far an eye turns on its frame as the middle of its spring goes up or down, rad: tip slope of a cantilever over its deflection is 1.5 for leaves alike all
+ * along and 2 for a pack stressed alike all along; 1.75 is taken, ± 0.25. @param travel mm (0–600) @param half eye to centre bolt, mm (50–3000)
+ */
+export function eyeTurn(travel: number, half: number): number {
+  requireNumber('travel', travel, 0, 600);
+  return (TURN * travel) / requireNumber('half', half, 50, 3000);
+}
+const TURN = 1.75;
+
+/**
  * Height that bushes tightened hanging hold up once the weight is on, mm: each one's moment over its half of the spring is a force at the
  * axle, and that over the rate is height. @param rate of the spring, N/mm @param ends of one spring: its bush, how far its eye turns from
  * hanging to ride, rad, and from eye to axle, mm

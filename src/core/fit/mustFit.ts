@@ -13,6 +13,7 @@ import {
   type TravelVerdict,
 } from '../travel/travelRows';
 import { slackVerdicts, type AbsentItem, type SlackItem, type SurveyAnswer } from '../travel/survey';
+import { besideRows, type BesideFacts, type BesideItem, type Besides } from '../beside/besides';
 import { type Side } from '../vehicle/side';
 import { type Verdict, type VerdictState } from '../verdict';
 import { type Asked, type KindCheck, type KindStanding } from '../suspension/registry';
@@ -22,7 +23,7 @@ import { wedgeText } from './wedge';
 /** What a lift or a turn of the axle moves; nothing on the sheet tells yet how far it may go. */
 export const MOVED_ITEMS = ['stopGap', 'shockLength', 'driveline', 'steering'] as const;
 export type MovedItem = (typeof MOVED_ITEMS)[number];
-export type FitItem = KindCheck | 'located' | SlackItem | SafetyItem | MovedItem | TravelItem;
+export type FitItem = KindCheck | 'located' | SlackItem | SafetyItem | MovedItem | TravelItem | BesideItem;
 export type FitVerdict = Verdict<FitItem>;
 
 /** A plan or one of many ways, as far as it asks what must fit. */
@@ -38,6 +39,8 @@ export interface SolvedFacts {
   own: KindStanding;
   /** How far the axle's nose turns up, rad; absent where it is not told. */
   noseUp?: number;
+  /** Of one spring as planned, N/mm; not in stored predictions. */
+  rate?: number;
 }
 
 /** A set of U-bolts that the plan puts in: whether it spans the stack as built, in words. */
@@ -61,6 +64,8 @@ export interface Known {
   /** Slopes and length of the drive shaft. */
   driveline?: DrivelineRead;
   newUbolts?: NewUbolts | null;
+  /** Bushes, joints of the stack, how it stands on its wheels; absent where one of many ways is looked at. */
+  beside?: Besides;
   /** What ends the travel of each side, as read, and what the plan puts in that ends it elsewhere. */
   travel?: {
     read: Readonly<Record<Side, TravelRead>>;
@@ -118,7 +123,25 @@ export function mustFit(work: Work, facts: SolvedFacts | null, told: Known): Fit
   if (lift !== null) for (const row of movedRows(work, lift, facts?.noseUp, known)) rows.push(endRow(row.item) ?? row);
   for (const row of ends)
     if (row.state !== 'not checked' && !rows.some((known) => known.item === row.item)) rows.push(row);
+  // What nobody read of these is asked for at Check only.
+  if (known.beside)
+    for (const row of besideRows(known.beside, known.position, besideFacts(facts, known)))
+      if (row.state !== 'not checked') rows.push(row);
   return rows;
+}
+
+/** What a solved plan says for what binds besides the travel. @param known with what the stop strikes, see `struckAs` */
+export function besideFacts(facts: SolvedFacts | null, { travel: at }: Pick<Known, 'travel'>): BesideFacts {
+  const limiters = at ? limitersOfBoth(at.read, at.fittings) : [];
+  const travel = heldByShocks(facts?.travel ?? null, limiters);
+  const solid = limiters.filter((l) => l.id === 'stopSolid').map((l) => l.at);
+  return {
+    lift: travel ? travel.planned - travel.today : null,
+    noseUp: facts?.noseUp,
+    hangs: !travel || travel.droopPlanned === null ? null : travel.droopPlanned - travel.planned,
+    up: travel && solid.length > 0 ? travel.planned - Math.max(...solid) : null,
+    rate: facts?.rate ?? null,
+  };
 }
 
 /** What is known with the plan's own stack under what the stop strikes. */

@@ -5,5 +5,10 @@ import { type SolvedFacts } from './mustFit';
 /** What a prediction says of what must fit, whatever carries the axle. */
 export function factsOf(prediction: AxlePrediction): SolvedFacts {
   const { own, noseUp } = standingOf(prediction);
-  return { travel: worstTravel(prediction.sides), own, ...(noseUp !== undefined && { noseUp }) };
+  const rate = (prediction.sides.left ?? prediction.sides.right)?.states[0]?.built?.rate;
+  return {
+    ...{ travel: worstTravel(prediction.sides), own },
+    ...(noseUp !== undefined && { noseUp }),
+    ...(rate !== undefined && { rate }),
+  };
 }

@@ -1,5 +1,5 @@
 import { bushFit } from '../bush/fit';
-import { ASSUMED_SHEAR, falseHeight, LASTING_STRAIN, windUpMoment, windUpStrain } from '../bush/windUp';
+import { ASSUMED_SHEAR, eyeTurn, falseHeight, LASTING_STRAIN, windUpMoment, windUpStrain } from '../bush/windUp';
 import { BUSH_TYPE_IDS, BUSH_TYPES, type BushTypeId } from '../bush/types';
 import { activeTurns, COIL_ENDS, coilRate, turnGap, type CoilEnds } from '../mechanics/coil/coil';
 import { lengthRule, TURNS_RULE } from '../units/rules';
@@ -76,7 +76,8 @@ export const SPRING_SUMS: readonly Sum[] = [
     ],
     choices: [{ id: 'type', label: 'Bush', options: BUSH_TYPE_IDS.map((id) => ({ id, name: BUSH_TYPES[id].name })) }],
     source: 'thick cylinder in torsional shear (Freakley & Payne, from memory); shear modulus 0.85 ± 0.3 MPa assumed',
-    silent: 'How much the rubber has taken a set, and the eye’s true turn: taken as the drop over the half length.',
+    silent:
+      'How much the rubber has taken a set, and the eye’s true turn: taken as 1.75 times the drop over the half length.',
     answer: (given) => {
       const type = BUSH_TYPES[given.choice<BushTypeId>('type')];
       const bush = {
@@ -86,7 +87,7 @@ export const SPRING_SUMS: readonly Sum[] = [
         shearModulus: ASSUMED_SHEAR.value,
       };
       const half = given.number('half');
-      const turn = Math.atan(given.number('drop') / half);
+      const turn = eyeTurn(given.number('drop'), half);
       const end = { bush, turn, half };
       const held = falseHeight(given.number('rate'), [end, end]);
       const strain = windUpStrain(bush, turn);
@@ -113,7 +114,7 @@ export const SPRING_SUMS: readonly Sum[] = [
           `Tighten: ${type.tighten}.`,
         ],
         working: [
-          `turn = atan(${n(given.number('drop'), 0)} / ${n(half, 0)}) = ${n(turn / DEGREE)}°`,
+          `turn = 1.75 × ${n(given.number('drop'), 0)} / ${n(half, 0)} = ${n(turn / DEGREE)}°`,
           `M = φ·4π·L·G / (1/rᵢ² − 1/rₒ²) = ${n(windUpMoment(bush, turn) / 1000)} N·m a bush`,
           `2 × M / ${n(half, 0)} mm / ${n(given.number('rate'))} N/mm = ${n(held)} mm`,
         ],

@@ -1,7 +1,10 @@
+import { BUSH_POINTS } from '../sheet/bushes';
 import { COMMON_POINTS } from '../sheet/common';
+import { JOINT_POINTS } from '../sheet/joints';
 import { type Point } from '../sheet/point';
 import { DRIVELINE_POINTS } from '../sheet/driveline';
 import { TRAVEL_POINTS } from '../sheet/travel';
+import { WHEEL_POINTS } from '../sheet/wheels';
 import { COIL_POINTS } from '../suspension/coilBeam/points';
 import { TANDEM_POINTS } from '../suspension/tandem/points';
 import { LEAF_POINTS } from '../suspension/longitudinalLeaf/points';
@@ -14,6 +17,9 @@ export const POINTS = {
   ...TANDEM_POINTS,
   ...TRAVEL_POINTS,
   ...DRIVELINE_POINTS,
+  ...BUSH_POINTS,
+  ...JOINT_POINTS,
+  ...WHEEL_POINTS,
 };
 export type PointId = keyof typeof POINTS;
 export const POINT_IDS = Object.keys(POINTS) as PointId[];

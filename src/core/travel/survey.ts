@@ -36,12 +36,16 @@ export type AbsentItem = FittedItem | 'lock';
 /** Whether the bump stop strikes the spring's plate: `ok` it does, `none` it strikes the axle itself. */
 export const STRIKES_PLATE = 'stopOnPlate';
 
-export type SurveyItem = typeof STRIKES_PLATE | SlackItem | ObstructionItem | FittedItem;
+/** Whether the bushes turn on their sleeves: `ok` they do, `none` they are bonded rubber. */
+export const BUSHES_TURN = 'bushesTurn';
+
+export type SurveyItem = typeof STRIKES_PLATE | typeof BUSHES_TURN | SlackItem | ObstructionItem | FittedItem;
 export const SURVEY_ITEMS: readonly SurveyItem[] = [
   ...SLACK_ITEMS,
   ...OBSTRUCTION_ITEMS,
   ...FITTED_ITEMS,
   STRIKES_PLATE,
+  BUSHES_TURN,
 ];
 export const isSlack = (item: SurveyItem): item is SlackItem => (SLACK_ITEMS as readonly string[]).includes(item);
 

@@ -8,7 +8,7 @@ import { Marked } from '../controls/Mark';
 import { Length, PlusMinus, useLengthText } from '../measured/Figure';
 import { useWords } from '../measured/Quantity';
 import { useView } from '../theme/Providers';
-import { type Binding, type PlanMend } from './bindings';
+import { isBeside, type Binding, type PlanMend } from './bindings';
 
 interface Props {
   jobId: string;
@@ -121,7 +121,7 @@ export function BindingList({ jobId, rows, onMend, working, sum }: Props) {
                     </>
                   ) : null}
                 </td>
-                <td className="bar">{row.will === null ? null : <SpareBar row={row} />}</td>
+                <td className="bar">{row.will === null || row.barless ? null : <SpareBar row={row} />}</td>
                 <td className="verdict">
                   {row.state === 'does not fit' ? (
                     <span className="stop-word">STOP</span>
@@ -148,6 +148,8 @@ export function BindingList({ jobId, rows, onMend, working, sum }: Props) {
                     <Link className="link" href={`/jobs/${jobId}/measure#list`} prefetch={false}>
                       say what their bend lies round
                     </Link>
+                  ) : isBeside(row.id) && row.state !== 'fits' ? (
+                    <span className="muted small">{words(row.text)}</span>
                   ) : row.limit === '' && row.state !== 'fits' ? (
                     <Link className="link" href={`/jobs/${jobId}/choose#fit`} prefetch={false}>
                       at Choose

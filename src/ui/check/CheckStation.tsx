@@ -19,9 +19,11 @@ import { SurveySheet } from '../measure/SurveySheet';
 import { BindingList } from './BindingList';
 import { bindingsOf, unreadOf, type Binding, type PlanMend } from './bindings';
 import { ReadHere } from './ReadHere';
+import { HELD_ITEMS, HeldSheet } from './HeldSheet';
 import { ShocksSheet, type ShelfShock } from './ShocksSheet';
 import { TravelStage } from './TravelStage';
 import { useTravel } from './useTravel';
+import { WHEEL_ITEMS, WheelsSheet } from './WheelsSheet';
 import { handbookLink } from './handbookLink';
 import { workingOf } from './working';
 
@@ -92,7 +94,8 @@ export function CheckStation({ first, people, person }: StationProps) {
   const fit = useMemo(() => fitRows(travel.planned, travel.facts, travel.assembled), [travel]);
   const all = useMemo(() => bindingsOf(travel, fit), [travel, fit]);
   const rows = all.filter((row) => row.state !== 'not checked');
-  const unread = unreadOf(all, fit);
+  const unread = unreadOf(all, fit, travel);
+  const of = (items: readonly string[]) => travel.beside.filter((row) => items.includes(row.item));
   const worst = rows[0];
   const count = (state: Binding['state']) => rows.filter((row) => row.state === state).length;
   const states = Object.fromEntries(rows.map((row) => [row.id, row.state]));
@@ -194,6 +197,22 @@ export function CheckStation({ first, people, person }: StationProps) {
               name: 'hoses and wires',
               roomy: true,
               children: <SurveySheet job={job} travel={travel.held} />,
+            },
+            ...(of(HELD_ITEMS).length > 0
+              ? [
+                  {
+                    id: 'held',
+                    name: 'bushes and joints',
+                    roomy: true,
+                    children: <HeldSheet job={job} planned={travel.planned} rows={of(HELD_ITEMS)} />,
+                  },
+                ]
+              : []),
+            {
+              id: 'wheels',
+              name: 'wheels',
+              roomy: true,
+              children: <WheelsSheet job={job} rows={of(WHEEL_ITEMS)} />,
             },
             {
               id: 'plan',

@@ -1,4 +1,6 @@
+import { besidesOf } from '@/contracts/besides';
 import { type FitRow } from '@/contracts/fit';
+import { CHECK_NAMES } from '@/contracts/fitText';
 import { takes } from '@/contracts/plan';
 import { SURVEY_TEXT } from '@/contracts/surveyText';
 import { uboltOrdersOf } from '@/contracts/ubolts';
@@ -12,6 +14,7 @@ import { TRAVEL_ITEMS, type TravelItem, type TravelVerdict } from '@/core/travel
 import { SPRING_ENDS } from '@/core/suspension/kind';
 import { SLACK_ITEMS, type SlackItem, type SlackVerdict } from '@/core/travel/survey';
 import { type Dimension } from '@/core/units/units';
+import { BESIDE_ITEMS, type BesideItem } from '@/core/beside/besides';
 import { worstFirst, type VerdictState } from '@/core/verdict';
 import { travelOf, type Travel } from './useTravel';
 
@@ -34,6 +37,8 @@ export interface Binding {
   text: string;
   mend: { mend: PlanMend; gives: number | null } | null;
   wants: TravelPoint[];
+  /** Its figure is a state, not what is left: it has no bar. */
+  barless?: true;
 }
 
 const LIMITS: Record<TravelItem | 'line', string> = {
@@ -63,12 +68,29 @@ const NAMES: Record<TravelItem, string> = {
   coilLoose: 'Coil loose in its seats',
 };
 
+/** What is asked of the rest, in a few words. */
+const BESIDE_LIMITS: Record<BesideItem, string> = {
+  bushFront: 'in, on and between',
+  bushRear: 'in, on and between',
+  bushHanger: 'in, on and between',
+  bushTwist: 'tightened with the weight on',
+  joints: 'pin in its hole',
+  toe: 'as its maker asks',
+  caster: 'as its maker asks',
+  dragLink: 'as flat as may be',
+  square: 'both sides alike',
+  tyreToSpring: 'room sideways',
+  headlamps: 'on 10 m',
+  sideSlope: 'standing still',
+};
+
 const OWN_NAMES: Readonly<Record<string, string>> = {
   threads: 'U-bolts',
   runOut: 'U-bolt nuts on their thread',
   driveline: 'Shaft joints',
 };
 
+export const isBeside = (item: string): item is BesideItem => (BESIDE_ITEMS as readonly string[]).includes(item);
 const isTravel = (item: string): boolean => (TRAVEL_ITEMS as readonly string[]).includes(item);
 const isLine = (item: string): boolean => (SLACK_ITEMS as readonly string[]).includes(item);
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
@@ -131,8 +153,9 @@ export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
     };
   });
   const orders = uboltOrdersOf(travel.planned);
-  const own = (row: FitRow): Pick<Binding, 'limit' | 'was' | 'will' | 'least' | 'mend'> => {
+  const own = (row: FitRow): Pick<Binding, 'limit' | 'was' | 'will' | 'least' | 'mend' | 'barless'> => {
     const figure = row.figure;
+    if (isBeside(row.subject)) return besideOwn(row.subject, row, travel);
     const none = { limit: '', was: null, will: null, least: 0, mend: null };
     switch (row.subject) {
       case 'threads': {
@@ -154,7 +177,8 @@ export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
           was: wasUnequal(travel),
           will: figure?.value ?? null,
           least: 0,
-          mend: row.state === 'look' && figure ? wedgeMend(travel, figure.value) : null,
+          // In front it would turn the caster.
+          mend: row.state === 'look' && figure && known.position === 'rear' ? wedgeMend(travel, figure.value) : null,
         };
       default:
         return figure?.dimension === 'length' ? { ...none, will: figure.margin } : none;
@@ -174,13 +198,46 @@ export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
     )
     .map((row): Binding => ({
       ...{ id: row.subject, name: OWN_NAMES[row.subject] ?? row.name, state: row.state, text: row.reason, wants: [] },
-      ...{ dimension: row.figure?.dimension ?? 'length', half90: row.subject === 'driveline' ? UNEQUAL_HALF : null },
+      ...{ dimension: row.figure?.dimension ?? 'length', half90: halfOf(row.subject, travel) },
       ...own(row),
     }));
   // A figure that is no length stands behind those that are.
   const tight = (row: Binding): number =>
-    row.will === null || row.dimension !== 'length' ? Infinity : row.will - row.least;
+    row.will === null || row.barless || row.dimension !== 'length' ? Infinity : row.will - row.least;
   return [...ends, ...lines, ...rest].toSorted((p, q) => worstFirst(p, q) || tight(p) - tight(q));
+}
+
+const halfOf = (subject: string, { beside }: Travel): number | null =>
+  subject === 'driveline' ? UNEQUAL_HALF : (beside.find((row) => row.item === subject)?.half90 ?? null);
+
+/** Bushes, joints and wheels: what they stood at and will, and a wedge where the plan turns the caster out of what is asked for. */
+function besideOwn(
+  item: BesideItem,
+  { state, figure }: FitRow,
+  travel: Travel,
+): Pick<Binding, 'limit' | 'was' | 'will' | 'least' | 'mend' | 'barless'> {
+  const { read } = besidesOf(travel.planned);
+  const told = { limit: BESIDE_LIMITS[item], was: null, will: null, least: 0, mend: null } as const;
+  if (!figure) return told;
+  switch (item) {
+    case 'tyreToSpring':
+      return { ...told, was: read.tyreToSpring ?? null, will: figure.value, least: figure.limit };
+    case 'toe':
+    case 'square':
+    case 'headlamps':
+      return { ...told, will: figure.value, barless: true };
+    case 'dragLink':
+      return { ...told, was: read.dragLinkSlope ?? null, will: figure.value, barless: true };
+    case 'sideSlope':
+      return { ...told, was: figure.limit, will: figure.value, barless: true };
+    case 'caster': {
+      const middle = ((read.casterLeast ?? 0) + (read.casterMost ?? 0)) / 2;
+      const mend = state === 'look' ? wedgeMend(travel, figure.value - middle, middle) : null;
+      return { ...told, was: read.caster ?? null, will: figure.value, mend, barless: true };
+    }
+    default:
+      return told;
+  }
 }
 
 /** How far from parallel the pinion was as it came in, rad. */
@@ -189,24 +246,32 @@ const wasUnequal = ({ known }: Travel): number | null => {
   return state ? state.angles.unequal : null;
 };
 
-/** A wedge in place of the planned one; only under a rear axle's leaf spring: in front it would turn caster. */
-function wedgeMend({ planned, known }: Travel, unequal: number): Binding['mend'] {
+/** A wedge in place of the planned one that turns the axle's nose down by so much, rad. @param to what it leads to, when all of it is turned away */
+function wedgeMend({ planned }: Travel, unequal: number, to = 0): Binding['mend'] {
   const { arrangement } = planned.axle;
-  if (!takes(planned.axle.suspension, 'wedge') || known.position === 'front' || arrangement === null) return null;
+  if (!takes(planned.axle.suspension, 'wedge') || arrangement === null) return null;
   const over = planned.plan.changes.some((c) => c.kind === 'overAxle') ? 'over' : arrangement;
   const now = planned.plan.changes.findLast((c) => c.kind === 'wedge') ?? null;
   const seat = planned.readings.find((r) => r.point === 'uboltSpacing' && r.phase === 'before')?.value ?? USUAL_SEAT;
   const wedge = wedgeFor(unequal, now, over, seat);
   const turned = (w: typeof now | typeof wedge) => (w ? wedgeTurn(w, over) : 0);
-  return { mend: { kind: 'wedge', wedge }, gives: unequal + turned(wedge) - turned(now) };
+  return { mend: { kind: 'wedge', wedge }, gives: to + unequal + turned(wedge) - turned(now) };
 }
 /** Length of a wedge along its spring where nobody read the U-bolts' spacing, mm. */
 const USUAL_SEAT = 130;
 
 /** What nobody looked at yet, by name. */
-export const unreadOf = (rows: readonly Binding[], fit: readonly FitRow[]): string[] => [
+export const unreadOf = (
+  rows: readonly Binding[],
+  fit: readonly FitRow[],
+  { beside }: Pick<Travel, 'beside'>,
+): string[] => [
   ...rows.filter((row) => row.state === 'not checked').map((row) => row.name.toLowerCase()),
   ...fit
     .filter((row) => row.state === 'not checked' && !isTravel(row.subject) && !isLine(row.subject))
     .map((row) => row.name.charAt(0).toLowerCase() + row.name.slice(1)),
+  ...beside
+    // What waits for no reading waits for the plan to be solved.
+    .filter((row) => row.state === 'not checked' && row.wants.length > 0)
+    .map((row) => CHECK_NAMES[row.item].charAt(0).toLowerCase() + CHECK_NAMES[row.item].slice(1)),
 ];

@@ -1,11 +1,13 @@
 'use client';
 import { useMemo } from 'react';
+import { besidesOf } from '@/contracts/besides';
 import { knownOf } from '@/contracts/fit';
 import { type JobView } from '@/contracts/job';
 import { type ChangeRow } from '@/contracts/plan';
 import { assembledOf } from '@/contracts/sheet';
 import { factsOf } from '@/core/fit/work';
-import { lineRows, struckAs, travelRows, type Known } from '@/core/fit/mustFit';
+import { besideRows } from '@/core/beside/besides';
+import { besideFacts, lineRows, struckAs, travelRows, type Known } from '@/core/fit/mustFit';
 import { type AxlePrediction } from '@/core/suspension/registry';
 import { asItStands, hubDrop, TODAY, worstTravel, type HubDrop, type HubTravel } from '@/core/travel/hubTravel';
 import { limitersOfBoth, NO_FITTINGS, type Fittings } from '@/core/travel/limits';
@@ -109,6 +111,8 @@ export function useTravel(view: JobView, changes: readonly ChangeRow[], stateId:
       /** Of a spring at its wheel in the picked load, before and after; null while it is not solved. */
       rate: rateIn(prediction, stateId),
       held: heldByShocks(travel, limiters),
+      /** Bushes, joints of the stack, how it stands on its wheels: every row, read or not. */
+      beside: besideRows(besidesOf(planned), known.position, besideFacts(facts, known)),
       /** Where each measured line comes taut, the slack that the plan gives it added. */
       taut: known.survey.flatMap((a) =>
         a.slack === null

@@ -5,7 +5,7 @@ import { SHACKLE_FLAT } from '@/core/suspension/longitudinalLeaf/ends';
 import { ASSUMED_TRAVEL, type TravelRead } from '@/core/travel/limits';
 import { STOP_MARGIN } from '@/core/travel/travelRows';
 import { SLACK_ITEMS, SLACK_MARGIN } from '@/core/travel/survey';
-import { type Binding } from './bindings';
+import { isBeside, type Binding } from './bindings';
 import { firstOf, type Travel } from './useTravel';
 
 const n = (value: number): string => value.toFixed(0).replace('-', '−');
@@ -83,6 +83,7 @@ export function workingOf(row: Binding, travel: Travel): string[] {
       ].filter(Boolean);
     }
     default:
+      if (isBeside(row.id)) return [...(travel.beside.find((b) => b.item === row.id)?.working ?? [])];
       return !(SLACK_ITEMS as readonly string[]).includes(row.id)
         ? []
         : [

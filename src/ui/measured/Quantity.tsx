@@ -20,7 +20,13 @@ export function useWords(): (text: string) => string {
   const { units } = useView();
   return (text) =>
     text.replace(MEASURED, (whole: string, figure: string, unit: string) => {
-      if (unit === 'mm') return units.length === 'mm' ? whole : lengthText(Number(figure));
+      if (unit === 'mm') {
+        if (units.length === 'mm') return whole;
+        // What a caliper told is no sixteenth.
+        return /\.\d\d$/.test(figure)
+          ? `${decimalText(fromCore(Number(figure), 'in'), 3)} in`
+          : lengthText(Number(figure));
+      }
       return units.mass === 'kg' ? whole : quantityText(Number(figure), 'mass');
     });
 }

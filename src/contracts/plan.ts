@@ -113,6 +113,7 @@ export const changeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('hitch'), by: length(-400, 400), byTyped: typed }),
   z.object({ kind: z.literal('spacer'), height: length(0, 150), heightTyped: typed, ...from }),
   z.object({ kind: z.literal('stopPad'), height: length(0, 200), heightTyped: typed, ...from }),
+  z.object({ kind: z.literal('stopCut'), by: length(0, 200), byTyped: typed }),
   z.object({
     kind: z.literal('shocks'),
     shut: length(80, 1000),
@@ -135,7 +136,13 @@ export type ChangeRow = z.infer<typeof changeSchema>;
 export type ChangeKind = ChangeRow['kind'];
 
 /** What the springs know nothing of, on any axle: it ends the travel elsewhere. */
-export const FITTING_KINDS = ['stopPad', 'shocks', 'ubolts', 'line'] as const satisfies readonly ChangeKind[];
+export const FITTING_KINDS = [
+  'stopPad',
+  'stopCut',
+  'shocks',
+  'ubolts',
+  'line',
+] as const satisfies readonly ChangeKind[];
 export const isFitting = (change: { kind: ChangeKind }): boolean =>
   (FITTING_KINDS as readonly ChangeKind[]).includes(change.kind);
 

@@ -44,6 +44,8 @@ export function changeText(change: ChangeRow): string {
       return `coupling ${change.by < 0 ? 'lower' : 'higher'} by ${mm(change.byTyped.replace(/^[-−–]\s*/, ''))}`;
     case 'stopPad':
       return change.height === 0 ? 'pad under the stop out' : (part ?? `stop padded ${mm(change.heightTyped)}`);
+    case 'stopCut':
+      return `stop cut by ${mm(change.byTyped)}`;
     case 'shocks':
       return part ?? `shocks ${mm(change.shutTyped)} shut, ${mm(change.openTyped)} open`;
     case 'ubolts':

@@ -21,6 +21,7 @@ export function fittingsOf(changes: readonly ChangeRow[]): Fittings {
   const made: Fittings = { ...NO_FITTINGS, lines: {} };
   for (const change of changes) {
     if (change.kind === 'stopPad') made.stopPad = change.height;
+    if (change.kind === 'stopCut') made.stopCut = change.by;
     if (change.kind === 'shocks') made.shock = { shut: change.shut, open: change.open };
     if (change.kind === 'line') made.lines[change.item] = (made.lines[change.item] ?? 0) + change.by;
   }

@@ -33,6 +33,14 @@ export const TRAVEL_POINTS = {
     3,
     { sided: true },
   ),
+  stopMarks: point(
+    'travel',
+    'Bump stop, from mark to mark',
+    'Where rings or lines are moulded in it to cut it at; leave empty without.',
+    lengthRule(2, 60),
+    0.5,
+    { sided: true },
+  ),
   shockLength: point(
     'travel',
     'Shock, bolt to bolt',

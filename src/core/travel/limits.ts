@@ -11,6 +11,8 @@ export type TravelRead = Partial<Record<TravelPoint, number>>;
 export interface Fittings {
   /** Spacer between the stop and its bracket, mm. */
   stopPad: number;
+  /** Cut off the stop, or so much lower another one is, mm. */
+  stopCut: number;
   /** Other shocks, bolt to bolt, mm. */
   shock: { shut: number; open: number } | null;
   /** How much less the hub may go up until the stop strikes, because the plan raises what it strikes, mm; its half-width where nobody said what that is. */
@@ -18,7 +20,13 @@ export interface Fittings {
   /** Slack given to a line by a longer one or another clip, mm. */
   lines: Partial<Record<SlackItem, number>>;
 }
-export const NO_FITTINGS: Fittings = { stopPad: 0, shock: null, struckHigher: { by: 0, half90: 0 }, lines: {} };
+export const NO_FITTINGS: Fittings = {
+  stopPad: 0,
+  stopCut: 0,
+  shock: null,
+  struckHigher: { by: 0, half90: 0 },
+  lines: {},
+};
 
 /** What a bump stop strikes: the plate on the spring, or the axle; null where nobody said. */
 export type Struck = 'plate' | 'axle' | null;
@@ -67,22 +75,29 @@ export interface Limiter {
 const half = (point: TravelPoint): number => TRAVEL_POINTS[point].half90;
 
 /** Everything that ends the travel of one side, as far as it was read. Bump is negative. */
-export function limitersOf(side: Side, read: TravelRead, { stopPad, shock, struckHigher }: Fittings): Limiter[] {
+export function limitersOf(
+  side: Side,
+  read: TravelRead,
+  { stopPad, stopCut, shock, struckHigher }: Fittings,
+): Limiter[] {
   const found: Limiter[] = [];
   const say = (id: LimiterId, at: number, half90: number, assumed: TravelPoint[] = []) =>
     found.push({ id, side, at: hubDrop(at), half90, assumed });
   if (read.stopGap !== undefined) {
-    const touches = stopPad + struckHigher.by - read.stopGap;
+    const touches = stopPad - stopCut + struckHigher.by - read.stopGap;
     const gapHalf = Math.hypot(half('stopGap'), struckHigher.half90);
     say('stopTouches', touches, gapHalf);
     if (read.stopHeight !== undefined) {
       const { solidShare } = ASSUMED_TRAVEL;
       const known = read.stopSolid !== undefined;
-      const solid = read.stopSolid ?? read.stopHeight * solidShare.value;
-      const loose = known ? half('stopSolid') : read.stopHeight * solidShare.half90;
+      // What is cut off is missing of both, free and solid, in the same share.
+      const height = Math.max(0, read.stopHeight - stopCut);
+      const share = height / read.stopHeight;
+      const solid = (read.stopSolid ?? read.stopHeight * solidShare.value) * share;
+      const loose = known ? half('stopSolid') : height * solidShare.half90;
       say(
         'stopSolid',
-        touches - Math.max(0, read.stopHeight - solid),
+        touches - Math.max(0, height - solid),
         Math.hypot(gapHalf, half('stopHeight'), loose),
         known ? [] : ['stopSolid'],
       );

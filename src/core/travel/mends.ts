@@ -5,7 +5,11 @@ import { type SlackItem } from './survey';
 
 /** What would put a row right, with a figure to make, cut or order it by. */
 export type Mend =
-  { kind: 'stopPad'; height: number } | { kind: 'shock'; shut: number; open: number } | { kind: 'line'; by: number };
+  | { kind: 'stopPad'; height: number }
+  /** @param marks that are cut off; null where none are moulded in it */
+  | { kind: 'stopCut'; by: number; marks: number | null }
+  | { kind: 'shock'; shut: number; open: number }
+  | { kind: 'line'; by: number };
 
 /** Sizes to make or order come in steps of this, mm. */
 const STEP = 5;
@@ -16,6 +20,8 @@ export function mended(fittings: Fittings, mend: Mend, item: string): Fittings {
   switch (mend.kind) {
     case 'stopPad':
       return { ...fittings, stopPad: mend.height };
+    case 'stopCut':
+      return { ...fittings, stopCut: mend.by };
     case 'shock':
       return { ...fittings, shock: { shut: mend.shut, open: mend.open } };
     case 'line':
@@ -24,8 +30,8 @@ export function mended(fittings: Fittings, mend: Mend, item: string): Fittings {
 }
 
 /**
- * The smallest thing that gives a row its margin: a pad under the stop where something hard is struck first, a longer shock where
- * it would hang the axle, more slack for a line. null where no size mends it: free travel under a stop is not made by a part.
+ * The smallest thing that gives a row its margin: a pad under the stop where something hard is struck first, a stop cut shorter where nothing of its travel is left free, a longer shock where
+ * it would hang the axle, more slack for a line. null where no size mends it.
  * @param margin of the row as it is, beyond its limit, mm
  */
 export function mendOf(
@@ -58,7 +64,15 @@ export function mendOf(
       const more = up(lengthAtDrop(shockLength, lean, wanted) - shockLength);
       return { kind: 'shock', shut: shut + more, open: open + more };
     }
-    case 'stopGap':
+    case 'stopGap': {
+      const { stopHeight, stopMarks } = read;
+      if (stopHeight === undefined) return null;
+      const wanted = fittings.stopCut + LITTLE_TRAVEL - margin;
+      const marks = stopMarks === undefined ? null : Math.ceil(wanted / stopMarks - 1e-9);
+      const by = marks === null ? up(wanted) : marks * stopMarks!;
+      // Of less than half a stop nothing is left that stops.
+      return by > 0 && by <= stopHeight / 2 ? { kind: 'stopCut', by, marks } : null;
+    }
     case 'coilLoose':
       return null;
     default:

@@ -83,7 +83,16 @@ test('every mend gives the row its margin, and is no larger than a step more tha
   const hung = row('shockLength', READ, 100);
   const longer = mendOf('shockLength', hung.figure!.margin, hung.half90!, READ, NO_FITTINGS)!;
   expect(row('shockLength', READ, 100, mended(NO_FITTINGS, longer, 'shockLength')).state).toBe('fits');
+  // 25 mm of free travel asked for; of less than half a stop nothing is left.
   expect(mendOf('stopGap', -20, 3, READ, NO_FITTINGS)).toBeNull();
+  expect(mendOf('stopGap', 14, 3, READ, NO_FITTINGS)).toEqual({ kind: 'stopCut', by: 15, marks: null });
+  const cut = mendOf('stopGap', 14, 3, { ...READ, stopMarks: 9 }, NO_FITTINGS)!;
+  expect(cut).toEqual({ kind: 'stopCut', by: 18, marks: 2 });
+  // Cut it touches that much later, and is solid later only by the cut's own solid share: 18 · 30 / 50.
+  const at = (made: Fittings, id: string) => limitersOf('left', READ, made).find((l) => l.id === id)!.at;
+  const made = mended(NO_FITTINGS, cut, 'stopGap');
+  expect(at(made, 'stopTouches')).toBe(at(NO_FITTINGS, 'stopTouches') - 18);
+  expect(at(made, 'stopSolid')).toBeCloseTo(at(NO_FITTINGS, 'stopSolid') - 10.8, 9);
 });
 
 test('a shock that opens before the springs hang holds the axle up, and a longer line has its slack', () => {

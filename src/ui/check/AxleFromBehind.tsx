@@ -60,7 +60,7 @@ export function AxleFromBehind({
 }) {
   const { radius, track, base, tube, frame, body, half } = parts;
   const { read, absent } = travel.known.travel!;
-  const { stopPad, shock } = travel.fittings;
+  const { stopPad, stopCut, shock } = travel.fittings;
   const box = (x: number, y: number, wide: number, high: number) => ({
     x: s.x(x - wide / 2),
     y: s.y(y + high),
@@ -106,9 +106,9 @@ export function AxleFromBehind({
         const side = sideOf(m);
         const of = read[side];
         const x = m * rail;
-        const height = of.stopHeight ?? 50;
+        const height = (of.stopHeight ?? 50) - stopCut;
         const gap = of.stopGap;
-        const tip = gap === undefined ? frame - height : tube / 2 + gap - stopPad;
+        const tip = gap === undefined ? frame - height : tube / 2 + gap + stopCut - stopPad;
         // Held in mid-bump the stop is as high as what strikes it leaves it.
         const strikes = tube / 2 - now;
         const low = gap === undefined ? tip : Math.max(tip, strikes);

@@ -51,6 +51,8 @@ export function BindingList({ jobId, rows, onMend, working, sum }: Props) {
     switch (mend.kind) {
       case 'stopPad':
         return `pad the stop ${text(mend.height)}`;
+      case 'stopCut':
+        return `cut the stop ${text(mend.by)}${mend.marks === null ? '' : mend.marks === 1 ? ', 1 mark' : `, ${mend.marks} marks`}`;
       case 'line':
         return `${text(mend.by)} longer`;
       case 'shock':

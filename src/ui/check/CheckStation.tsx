@@ -19,6 +19,7 @@ import { SurveySheet } from '../measure/SurveySheet';
 import { BindingList } from './BindingList';
 import { bindingsOf, unreadOf, type Binding, type PlanMend } from './bindings';
 import { ReadHere } from './ReadHere';
+import { ForceSheet } from './ForceSheet';
 import { HELD_ITEMS, HeldSheet } from './HeldSheet';
 import { ShocksSheet, type ShelfShock } from './ShocksSheet';
 import { TravelStage } from './TravelStage';
@@ -47,6 +48,8 @@ function withMend(lines: readonly DraftLine[], row: Binding, mend: PlanMend): Dr
   switch (mend.kind) {
     case 'stopPad':
       return put('stopPad', { height: mm(mend.height) });
+    case 'stopCut':
+      return put('stopCut', { by: mm(mend.by) });
     case 'shock':
       return put('shocks', { shut: mm(mend.shut), open: mm(mend.open) });
     case 'line':
@@ -197,6 +200,12 @@ export function CheckStation({ first, people, person }: StationProps) {
               name: 'hoses and wires',
               roomy: true,
               children: <SurveySheet job={job} travel={travel.held} />,
+            },
+            {
+              id: 'force',
+              name: 'force',
+              roomy: true,
+              children: <ForceSheet travel={travel} />,
             },
             ...(of(HELD_ITEMS).length > 0
               ? [

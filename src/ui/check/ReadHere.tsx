@@ -12,7 +12,7 @@ import { ReadingField } from '../measured/ReadingField';
 
 /** What is read together, and what an axle without it is not asked. */
 const GROUPS: readonly { title: string; fitted?: FittedItem; points: readonly TravelPoint[] }[] = [
-  { title: 'Bump stops', fitted: 'stops', points: ['stopGap', 'stopHeight', 'stopSolid'] },
+  { title: 'Bump stops', fitted: 'stops', points: ['stopGap', 'stopHeight', 'stopSolid', 'stopMarks'] },
   { title: 'Shocks', fitted: 'shocks', points: ['shockLength', 'shockShut', 'shockOpen', 'shockLean'] },
   { title: 'What meets next', points: ['axleToFrame', 'tyreToArch', 'tyreAtLock'] },
 ];

@@ -5,7 +5,6 @@ import { SURVEY_TEXT } from '@/contracts/surveyText';
 import { hubDrop, type HubDrop } from '@/core/travel/hubTravel';
 import { ASSUMED_TRAVEL, type LimiterId } from '@/core/travel/limits';
 import { lengthAtDrop } from '@/core/travel/shock';
-import { type SpringEndId } from '@/core/suspension/kind';
 import { type VerdictState } from '@/core/verdict';
 import { fit } from '../drawing/scale';
 import { PullHandle } from '../drawing/PullHandle';
@@ -15,6 +14,7 @@ import { useRoom } from '../drawing/useRoom';
 import { useLengthText } from '../measured/Figure';
 import { useView } from '../theme/Providers';
 import { AxleFromBehind, partsOf } from './AxleFromBehind';
+import { END_NAMES, LIMITER_NAMES } from './limiterNames';
 import { firstOf, type Travel } from './useTravel';
 
 interface Props {
@@ -25,15 +25,6 @@ interface Props {
   stateName: string;
 }
 
-const NAMES: Record<LimiterId, string> = {
-  stopTouches: 'stop touches',
-  stopSolid: 'stop solid',
-  shockShut: 'shock shut',
-  shockOpen: 'shock open',
-  axleToFrame: 'axle to frame',
-  tyreToArch: 'tyre to body',
-  tyreAtLock: 'tyre at full lock',
-};
 /** The row of the list that tells of a limiter. */
 const ROW: Partial<Record<LimiterId, string>> = {
   stopTouches: 'stopGap',
@@ -42,13 +33,6 @@ const ROW: Partial<Record<LimiterId, string>> = {
   axleToFrame: 'axleToFrame',
   tyreToArch: 'tyreToArch',
   tyreAtLock: 'tyreAtLock',
-};
-
-const END_NAMES: Record<SpringEndId, string> = {
-  packLimit: 'leaves at their limit',
-  shackleFlat: 'shackle lies flat',
-  coilBind: 'coil solid',
-  coilLoose: 'coil loose',
 };
 
 interface Tick {
@@ -79,7 +63,7 @@ export function TravelStage({ view, travel, states, stateName }: Props) {
   const ticks: Tick[] = [
     ...ids.flatMap((id): Tick[] => {
       const first = firstOf(travel.limiters, id);
-      return first ? [{ key: id, name: NAMES[id], at: first.at, state: states[ROW[id] ?? ''] ?? 'end' }] : [];
+      return first ? [{ key: id, name: LIMITER_NAMES[id], at: first.at, state: states[ROW[id] ?? ''] ?? 'end' }] : [];
     }),
     ...(held?.endsPlanned ?? []).map((end): Tick => ({
       key: end.id,

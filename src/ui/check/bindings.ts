@@ -104,11 +104,11 @@ export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
     if (!mend) return null;
     const { ends, lines } = travelOf(known, sits.will, travel.travel, mended(fittings, mend, item));
     const row = [...ends, ...lines].find((r) => r.item === item);
-    // What would press on the stop where it rests is no mend: no part gives that travel back.
-    const pressed = (rows: readonly TravelVerdict[]) =>
-      rows.some((r) => r.item === 'stopGap' && r.state === 'does not fit');
-    const stopped = pressed(ends) && !pressed(after.ends);
-    return stopped ? null : { mend, gives: marginOf(row) };
+    // What makes something else a misfit is no mend: a pad that would press on the stop at rest, a cut that lets metal meet.
+    const misfits = (rows: readonly TravelVerdict[]) =>
+      rows.filter((r) => r.state === 'does not fit').map((r) => r.item);
+    const had = misfits(after.ends);
+    return misfits(ends).every((item) => had.includes(item)) ? { mend, gives: marginOf(row) } : null;
   };
   const read = (row: TravelVerdict) => known.travel!.read[row.side];
   // Where the stop was not read, what the kind says by itself of its spring's ends still stands.

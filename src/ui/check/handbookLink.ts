@@ -41,7 +41,7 @@ export function handbookLink(row: Binding, { known, fittings, sits, limiters }: 
       const hard = Math.max(...limiters.filter((l) => !/stop|shockOpen/.test(l.id)).map((l) => l.at));
       return put('stop', {
         gap: mm(read.stopGap + read.stopHeight + rests),
-        uncut: mm(read.stopHeight + fittings.stopPad),
+        uncut: mm(read.stopHeight - fittings.stopCut + fittings.stopPad),
         hard: Number.isFinite(hard) ? mm(Math.max(0, rests - hard)) : null,
       });
     }

@@ -10,6 +10,7 @@ import { besideRows } from '@/core/beside/besides';
 import { besideFacts, lineRows, struckAs, travelRows, type Known } from '@/core/fit/mustFit';
 import { type AxlePrediction } from '@/core/suspension/registry';
 import { asItStands, hubDrop, TODAY, worstTravel, type HubDrop, type HubTravel } from '@/core/travel/hubTravel';
+import { forceOverTravel } from '@/core/travel/forceOverTravel';
 import { limitersOfBoth, NO_FITTINGS, type Fittings } from '@/core/travel/limits';
 import { heldByShocks, type TravelVerdict } from '@/core/travel/travelRows';
 import { tautAt, type SlackVerdict } from '@/core/travel/survey';
@@ -66,6 +67,13 @@ function rateIn(solved: AxlePrediction | null, stateId: string): { was: number; 
   return old && built ? { was: old.rate, will: built.rate } : null;
 }
 
+/** Of the left side, or of the other where that was not solved. */
+function forceIn(solved: AxlePrediction | null): ReturnType<typeof forceOverTravel> | null {
+  const side = solved?.sides.left?.curve.length ? solved.sides.left : solved?.sides.right;
+  if (!side || side.curve.length < 2) return null;
+  return forceOverTravel(side.curve, side.states[0]?.before ?? 0);
+}
+
 export interface TravelOf {
   /** What ends the travel, and every line that was looked at. */
   ends: TravelVerdict[];
@@ -111,6 +119,8 @@ export function useTravel(view: JobView, changes: readonly ChangeRow[], stateId:
       /** Of a spring at its wheel in the picked load, before and after; null while it is not solved. */
       rate: rateIn(prediction, stateId),
       held: heldByShocks(travel, limiters),
+      /** Load on one spring over its hub's travel; null while it is not solved. */
+      force: forceIn(prediction),
       /** Bushes, joints of the stack, how it stands on its wheels: every row, read or not. */
       beside: besideRows(besidesOf(planned), known.position, besideFacts(facts, known)),
       /** Where each measured line comes taut, the slack that the plan gives it added. */

@@ -32,9 +32,13 @@ export function workingOf(row: Binding, travel: Travel): string[] {
     const { by, half90 } = fittings.struckHigher;
     const raised =
       Math.abs(by) < 0.5 ? '' : ` − what it strikes is higher by ${n(by)}${half90 > 0 ? ` ± ${n(half90)}` : ''}`;
+    const cut = fittings.stopCut > 0 ? ` + cut off ${n(fittings.stopCut)}` : '';
+    const left = stopHeight - fittings.stopCut;
     const told =
-      stopSolid === undefined ? `${share.value} × ${n(stopHeight)}, assumed ± ${share.half90}` : n(stopSolid);
-    return `stop solid at gap ${n(stopGap)} − pad ${n(fittings.stopPad)}${raised} + height ${n(stopHeight)} − solid (${told}) = +${n(-solid.at)} ± ${n(solid.half90)}`;
+      stopSolid === undefined
+        ? `${share.value} × ${n(left)}, assumed ± ${share.half90}`
+        : n((stopSolid * left) / (stopHeight || 1));
+    return `stop solid at gap ${n(stopGap)} − pad ${n(fittings.stopPad)}${cut}${raised} + height ${n(stopHeight - fittings.stopCut)} − solid (${told}) = +${n(-solid.at)} ± ${n(solid.half90)}`;
   };
   const shock = (id: 'shockShut' | 'shockOpen'): string => {
     const limiter = at(id);
@@ -60,7 +64,7 @@ export function workingOf(row: Binding, travel: Travel): string[] {
     case 'stopGap':
       return [
         places,
-        `stop touches at gap − pad = +${n(-(at('stopTouches')?.at ?? 0))}`,
+        `stop touches at gap − pad + cut off = +${n(-(at('stopTouches')?.at ?? 0))}`,
         known.travel!.struck === 'axle'
           ? 'it strikes the axle'
           : known.travel!.struck === 'plate'

@@ -63,6 +63,7 @@ const stored: ChangeRow[] = [
   { kind: 'riser', height: 40, heightTyped: '40' },
   { kind: 'hitch', by: -50, byTyped: '-50' },
   { kind: 'stopPad', height: 20, heightTyped: '20' },
+  { kind: 'stopCut', by: 12, byTyped: '12' },
   { kind: 'shocks', shut: 352, shutTyped: '352', open: 570, openTyped: '570' },
   { kind: 'ubolts', leg: 205, legTyped: '205', bend: 'tube' },
   { kind: 'line', item: 'brakeHose', by: 40, byTyped: '40' },

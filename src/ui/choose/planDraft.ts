@@ -159,6 +159,12 @@ export const CHANGES: Record<
       },
     ],
   },
+  stopCut: {
+    name: 'Bump stop cut shorter',
+    fields: [
+      { id: 'by', label: 'Shorter by', rule: lengthRule(0, 200), hint: 'off its tip, or another that much lower' },
+    ],
+  },
   shocks: {
     name: 'Other shocks',
     fields: [

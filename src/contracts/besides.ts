@@ -1,6 +1,8 @@
 import { type Besides } from '@/core/beside/besides';
 import { type BesideRead } from '@/core/beside/readRow';
 import { BUSH_POINTS } from '@/core/sheet/bushes';
+import { AXLE_CLASSES } from '@/core/sheet/axleClass';
+import { DRIVELINE_POINTS } from '@/core/sheet/driveline';
 import { JOINT_POINTS } from '@/core/sheet/joints';
 import { WHEEL_POINTS } from '@/core/sheet/wheels';
 import { BUSHES_TURN } from '@/core/travel/survey';
@@ -10,10 +12,11 @@ import { type AxleView } from './job';
 import { takes } from './plan';
 
 /** Points that are asked for at Check, besides what ends the travel. */
-export const BESIDE_POINTS = { ...BUSH_POINTS, ...JOINT_POINTS, ...WHEEL_POINTS };
+export const BESIDE_POINTS = { ...BUSH_POINTS, ...JOINT_POINTS, ...WHEEL_POINTS, ...DRIVELINE_POINTS };
 
 /** What was read and planned of bushes, joints of the stack and how the vehicle stands on its wheels. */
-export function besidesOf(view: AxleView): Besides {
+/** @param heaviest on the axle with the heaviest load, kg; null where it was not weighed */
+export function besidesOf(view: AxleView, heaviest: number | null = null): Besides {
   const { axle, plan, readings, survey, vehicle } = view;
   const before = readings.filter((r) => r.phase === 'before');
   const at = (point: string, side: Side | null = null): number | null =>
@@ -31,6 +34,7 @@ export function besidesOf(view: AxleView): Besides {
   const width = at('leafWidth');
   const pack = change('pack');
   const front = at('eyeBore');
+  const ubolts = view.torques.find((t) => t.joint === 'uBolts');
   return {
     read,
     bushes: eyes
@@ -49,6 +53,15 @@ export function besidesOf(view: AxleView): Besides {
             wedge: change('wedge')?.height ?? null,
           }
         : null,
+    clamped:
+      axle.arrangement !== null && takes(axle.suspension, 'wedge')
+        ? {
+            thread: before.find((r) => r.point === 'uboltThread')?.typed ?? null,
+            torque: ubolts?.value ?? null,
+            lubrication: ubolts?.lubrication ?? 'notKnown',
+            heaviest,
+          }
+        : null,
     stands: {
       hubToHub: { left: at('hubToHub', 'left'), right: at('hubToHub', 'right') },
       wheelbase: vehicle.wheelbase,
@@ -56,5 +69,6 @@ export function besidesOf(view: AxleView): Besides {
       drives: !formOf(vehicle.form).hitched,
     },
     steered: axle.steered,
+    driven: AXLE_CLASSES[axle.axleClass].driven,
   };
 }

@@ -68,7 +68,10 @@ export const checkRows = (
   view: AxleView,
   facts: SolvedFacts | null,
   { input, refused }: Pick<Assembled, 'input' | 'refused'> = assembledOf(view),
-): FitVerdict[] => mustFit(askedOf(input), facts, { ...knownOf(view, refused), beside: besidesOf(view) });
+): FitVerdict[] => {
+  const known = knownOf(view, refused);
+  return mustFit(askedOf(input), facts, { ...known, beside: besidesOf(view, known.heaviest) });
+};
 
 const TOLD_ONLY: ReadonlySet<string> = new Set(MOVED_ITEMS);
 

@@ -9,8 +9,10 @@ const BARE: Besides = {
   read: {},
   bushes: { eyes: { front: 40, rear: 40 }, halves: { front: 600, rear: 640 }, kind: null },
   stack: { arrangement: 'over', dowel: 14, block: null, wedge: null },
+  clamped: { thread: null, torque: null, lubrication: 'notKnown', heaviest: null },
   stands: { hubToHub: { left: null, right: null }, wheelbase: 3000, wider: 0, drives: true },
   steered: true,
+  driven: true,
 };
 const row = (
   item: BesideItem,
@@ -23,7 +25,9 @@ const row = (
 test('nobody read anything: every row waits and says for what, none is called fitting', () => {
   const rows = besideRows(BARE, 'front', NO_FACTS);
   expect(rows.map((r) => r.state)).toEqual(rows.map(() => 'not checked'));
-  expect(rows.flatMap((r) => (r.item === 'headlamps' || r.wants.length > 0 ? [] : [r.item]))).toEqual([]);
+  expect(
+    rows.flatMap((r) => (r.item === 'headlamps' || r.item === 'clamped' || r.wants.length > 0 ? [] : [r.item])),
+  ).toEqual([]);
 });
 
 // Common practice: a sixteen-millimetre bolt does not go into a five-eighths sleeve, and a hanger too wide is taken up by a washer.
@@ -107,6 +111,40 @@ test('caster: the nose of the axle up leans the steering axis rearward, and out 
   const less = row('caster', read, { noseUp: -2 * DEGREE });
   expect(less).toMatchObject({ state: 'look' });
   expect(less.text).toContain('It becomes +2.0°: 1.0° too little');
+});
+
+test('four legs against braking: T over K·d, friction of the seat, and the loosest of ten', () => {
+  const of = { thread: 'M14 x 1.5', torque: 115_000, lubrication: 'dry' as const, heaviest: 1200 };
+  const told = row('clamped', {}, {}, { clamped: of });
+  // 115 / (0.2 · 14 mm) = 41.1 kN, four legs at 0.16 = 26.3 kN; 0.8 · 600 kg · g = 4.7 kN.
+  expect(told.text).toBe(
+    'Friction holds about 26.3 kN on each side, the hardest braking asks 4.7 kN; also the loosest of ten holds.',
+  );
+  expect(row('clamped', {}, {}, { clamped: { ...of, torque: 12_000 } })).toMatchObject({ state: 'look' });
+});
+
+test('the shaft from hanging to the stop: a right triangle by hand, apart where the spline ends, bound where a joint ends', () => {
+  const read = { outputSlope: 0, shaftSlope: 0, pinionSlope: 0, shaftLength: 1200 };
+  const facts = { lift: 100, hangs: 150, up: 60 };
+  // √(1200² + 250²) − 1200 = 25.8 mm, atan is asin(250 / 1200) = 12.0°.
+  const free = row('shaftTravel', read, facts, {}, 'rear');
+  expect(free).toMatchObject({ state: 'fits', wants: ['slipOut', 'slipIn', 'jointMost'] });
+  expect(free.text).toContain('comes 26 mm out and goes 0 mm in, and a joint bends 12.0°');
+  expect(row('shaftTravel', { ...read, slipOut: 20 }, facts, {}, 'rear')).toMatchObject({ state: 'does not fit' });
+  expect(row('shaftTravel', { ...read, slipOut: 30, slipIn: 40 }, facts, {}, 'rear')).toMatchObject({ state: 'look' });
+  expect(row('shaftTravel', { ...read, slipOut: 60, jointMost: 10 * DEGREE }, facts, {}, 'rear').text).toContain(
+    'a joint bends 12.0° and binds at 10.0°',
+  );
+});
+
+// Common practice: pads two inches nearer together under hangers that stayed are an inch out on each side; a shackle offset by as much takes its end back.
+test('pads and hangers: each side is out by half the difference, an offset shackle takes its own end back', () => {
+  const moved = { padSpread: 44 * 25.4, hangerSpread: 46 * 25.4 };
+  expect(row('padSpread', moved).text).toContain(
+    '25 mm further in at the front hanger and 25 mm further in at the shackle',
+  );
+  expect(row('padSpread', { ...moved, shackleOffset: 25.4 }).text).toContain('at the front hanger and 0 mm');
+  expect(row('tyreToSpring', { tyreToSpring: 40, wheelInward: 12, tyreWider: 20 }).figure!.value).toBe(18);
 });
 
 test('square, beam and side slope by their own geometry; mirrored it mirrors', () => {

@@ -1,11 +1,20 @@
 import { BUSH_ITEMS, bushRows, type BushesOf } from './bushes';
+import { clampedRow, type ClampedOf } from './clamped';
 import { locatedRow, type StackOf } from './located';
 import { STEERING_ITEMS, steeringRows } from './steering';
+import { shaftTravelRow } from './shaft';
 import { STANDS_ITEMS, standsRows, type StandsOf } from './stands';
 import { type BesideRead, type ReadRow } from './readRow';
 
 /** What binds besides the travel: bushes, joints of the stack, how the wheels and the vehicle stand. */
-export const BESIDE_ITEMS = [...BUSH_ITEMS, 'joints', ...STEERING_ITEMS, ...STANDS_ITEMS] as const;
+export const BESIDE_ITEMS = [
+  ...BUSH_ITEMS,
+  'joints',
+  'clamped',
+  'shaftTravel',
+  ...STEERING_ITEMS,
+  ...STANDS_ITEMS,
+] as const;
 export type BesideItem = (typeof BESIDE_ITEMS)[number];
 
 /** What was read and planned of it. */
@@ -15,8 +24,11 @@ export interface Besides {
   bushes: Pick<BushesOf, 'eyes' | 'halves' | 'kind'> | null;
   /** null where no spring is clamped on the axle. */
   stack: StackOf | null;
+  /** null as above. */
+  clamped: ClampedOf | null;
   stands: Pick<StandsOf, 'hubToHub' | 'wheelbase' | 'wider' | 'drives'>;
   steered: boolean;
+  driven: boolean;
 }
 
 /** What the solved plan says for it; null where it is not solved. */
@@ -30,13 +42,15 @@ export interface BesideFacts {
 
 /** Every row, read or not. */
 export function besideRows(
-  { read, bushes, stack, stands, steered }: Besides,
+  { read, bushes, stack, clamped, stands, steered, driven }: Besides,
   position: 'front' | 'rear',
   { lift, noseUp, hangs, up, rate }: BesideFacts,
 ): ReadRow<BesideItem>[] {
   return [
     ...(bushes ? bushRows(read, { ...bushes, hangs, up, rate }) : []),
     ...(stack ? [locatedRow(read, stack)] : []),
+    ...(clamped ? [clampedRow(clamped)] : []),
+    ...(driven ? [shaftTravelRow(read, { position, noseUp, lift, hangs, up })] : []),
     ...(steered ? steeringRows(read, lift, noseUp) : []),
     ...standsRows(read, { ...stands, position, lift }),
   ];

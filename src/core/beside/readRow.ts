@@ -1,10 +1,11 @@
 import { type BushPoint } from '../sheet/bushes';
+import { type DrivelinePoint } from '../sheet/driveline';
 import { type JointPoint } from '../sheet/joints';
 import { type WheelPoint } from '../sheet/wheels';
 import { type Verdict } from '../verdict';
 
 /** What is asked for at Check besides what ends the travel. */
-export type BesidePoint = BushPoint | JointPoint | WheelPoint;
+export type BesidePoint = BushPoint | JointPoint | WheelPoint | DrivelinePoint;
 /** What of it was read, core units; absent where nobody did. */
 export type BesideRead = Readonly<Partial<Record<BesidePoint, number>>>;
 

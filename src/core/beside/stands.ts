@@ -1,7 +1,7 @@
 import { unread, waits, type BesideRead, type ReadRow } from './readRow';
 import { thrustAngle, tiltAngle } from '../vehicle/square';
 
-export const STANDS_ITEMS = ['square', 'tyreToSpring', 'headlamps', 'sideSlope'] as const;
+export const STANDS_ITEMS = ['square', 'padSpread', 'tyreToSpring', 'headlamps', 'sideSlope'] as const;
 export type StandsItem = (typeof STANDS_ITEMS)[number];
 
 /** What the rows need besides their own readings. */
@@ -23,6 +23,8 @@ const DEGREE = Math.PI / 180;
 const ASKEW = 0.15 * DEGREE;
 /** Room a tyre and a spring need between them, mm: the tyre leans in under load. Chosen. */
 const SIDE_ROOM = 15;
+/** A spring further out of line with its hanger is bent sideways, mm. Chosen. */
+const BENT = 3;
 /** A beam that rises or falls by more on ten metres is set anew, mm. Chosen; the law of the place goes before it. */
 const BEAM = 50;
 const degrees = (rad: number, digits = 1): string => `${(Math.abs(rad) / DEGREE).toFixed(digits)}°`;
@@ -51,21 +53,51 @@ function squareRow(read: BesideRead, { hubToHub }: StandsOf): ReadRow<StandsItem
   };
 }
 
+/** Whether the pads on the axle stand under the hangers: else the spring is bent sideways and its eyes are torn. */
+function padSpreadRow(read: BesideRead): ReadRow<StandsItem> {
+  const { padSpread, hangerSpread, shackleOffset = 0 } = read;
+  const wants = unread(read, ['padSpread', 'hangerSpread']);
+  if (padSpread === undefined || hangerSpread === undefined) return waits('padSpread', wants);
+  const front = (hangerSpread - padSpread) / 2;
+  const rear = front - shackleOffset;
+  const worst = Math.abs(front) > Math.abs(rear) ? front : rear;
+  const out = Math.abs(worst) > BENT;
+  const told = (by: number) =>
+    `${Math.abs(by).toFixed(0)} mm${Math.abs(by) < 0.5 ? '' : ` further ${by > 0 ? 'in' : 'out'}`}`;
+  return {
+    ...{ item: 'padSpread', state: out ? 'look' : 'fits', wants, half90: 1.5 },
+    text: `On each side the spring stands ${told(front)} at the front hanger and ${told(rear)} at the shackle than what holds it${out ? ': move the pads or the hanger, never pull it over with the bolt' : ''}.`,
+    figure: { quantity: 'out of line', dimension: 'length', value: worst, limit: BENT, margin: BENT - Math.abs(worst) },
+    source: `chosen: ${BENT} mm`,
+    working: [
+      `(${hangerSpread.toFixed(0)} − ${padSpread.toFixed(0)}) ÷ 2 = ${front.toFixed(1)} in front; less the shackle’s offset ${shackleOffset.toFixed(0)} behind`,
+    ],
+  };
+}
+
 /** Room sideways between tyre and spring, with the plan's pack. */
 function tyreToSpringRow(read: BesideRead, { wider }: StandsOf): ReadRow<StandsItem> {
   const now = read.tyreToSpring;
   if (now === undefined) return waits('tyreToSpring', ['tyreToSpring']);
-  const left = now - wider / 2;
+  const { wheelInward = 0, tyreWider = 0 } = read;
+  const left = now - wider / 2 - wheelInward - tyreWider / 2;
   const margin = left - SIDE_ROOM;
   return {
     ...{ item: 'tyreToSpring', state: left <= 0 ? 'does not fit' : margin < 0 ? 'look' : 'fits', wants: [], half90: 2 },
     text:
       left <= 0
         ? 'Tyre and spring meet.'
-        : `${left.toFixed(0)} mm sideways${margin < 0 ? `: a tyre leans in by some of that under load` : ''}. Another wheel takes its change of offset and half of what it is wider off this.`,
+        : `${left.toFixed(0)} mm sideways${margin < 0 ? `: a tyre leans in by some of that under load` : ''}.`,
     figure: { quantity: 'room sideways', dimension: 'length', value: left, limit: SIDE_ROOM, margin },
     source: `chosen: ${SIDE_ROOM} mm`,
-    working: [`${now.toFixed(0)} as read${wider === 0 ? '' : ` − half of ${wider.toFixed(0)} that the pack is wider`}`],
+    working: [
+      [
+        `${now.toFixed(0)} as read`,
+        wider === 0 ? '' : ` − half of ${wider.toFixed(0)} that the pack is wider`,
+        wheelInward === 0 ? '' : ` − ${wheelInward.toFixed(0)} that the new wheel stands further in`,
+        tyreWider === 0 ? '' : ` − half of ${tyreWider.toFixed(0)} that the new tyre is wider`,
+      ].join(''),
+    ],
   };
 }
 
@@ -109,6 +141,7 @@ function sideSlopeRow(read: BesideRead, { lift }: StandsOf): ReadRow<StandsItem>
 /** How the vehicle stands on its wheels with the plan. */
 export const standsRows = (read: BesideRead, of: StandsOf): ReadRow<StandsItem>[] => [
   squareRow(read, of),
+  padSpreadRow(read),
   tyreToSpringRow(read, of),
   ...(of.drives ? [headlampsRow(of)] : []),
   sideSlopeRow(read, of),

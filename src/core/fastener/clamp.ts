@@ -73,6 +73,9 @@ export const sameClamp = (torque: number, stated: Condition, now: Condition): nu
 /** Friction of a spring on its perch, steel on steel with paint and rust between. Memory, chosen wide. */
 export const SEAT_FRICTION = { value: 0.16, half90: 0.06 } as const;
 
+/** Share of its load that a tyre grips with at most. Memory. */
+export const TYRE_GRIP = 0.8;
+
 /**
  * Force along the axle's path that friction under a clamped spring holds, N: one face, the perch, taken; what the dowel bears is left out, it only locates.
  * @param leg clamp of one leg, N @param legs that clamp this spring (2–8)

@@ -2,7 +2,7 @@ import { uboltOrders, type Bend } from '../fastener/uboltOrder';
 import { type Estimate } from '../estimate/estimate';
 import { CoreError } from '../errors';
 import { identifyThread } from '../thread/identify';
-import { clampOf, CONDITIONS, frictionHold, SEAT_FRICTION, type Condition } from '../fastener/clamp';
+import { clampOf, CONDITIONS, frictionHold, SEAT_FRICTION, TYRE_GRIP, type Condition } from '../fastener/clamp';
 import { GRAVITY } from '../material/steel';
 import { lengthRule, massRule, THREAD_RULE, TORQUE_READING_RULE } from '../units/rules';
 import { across, arc, area, box, disc, line, note, up, type Picture } from './picture';
@@ -76,9 +76,6 @@ function drawUbolt(given: SumInput): Picture {
     ],
   };
 }
-
-/** Of a tyre on a dry road: the most that brakes can ask. Memory. */
-const GRIP = 0.8;
 
 export const UBOLT_SUMS: readonly Sum[] = [
   {
@@ -172,7 +169,7 @@ export const UBOLT_SUMS: readonly Sum[] = [
       );
       const hold = frictionHold(force, 4);
       const worst = frictionHold(least, 4).least;
-      const brake = GRIP * given.number('wheel') * GRAVITY;
+      const brake = TYRE_GRIP * given.number('wheel') * GRAVITY;
       return {
         figures: [
           { label: 'friction holds', value: hold.force, dimension: 'force', between: [worst, 2 * hold.force - worst] },
@@ -187,7 +184,7 @@ export const UBOLT_SUMS: readonly Sum[] = [
               : 'Friction holds it, also the loosest of ten.',
         ],
         working: [
-          `4 × ${n(force / 1000)} kN × ${SEAT_FRICTION.value} = ${n(hold.force / 1000)} kN; ${GRIP} × ${n(given.number('wheel'), 0)} kg × 9.81 = ${n(brake / 1000)} kN`,
+          `4 × ${n(force / 1000)} kN × ${SEAT_FRICTION.value} = ${n(hold.force / 1000)} kN; ${TYRE_GRIP} × ${n(given.number('wheel'), 0)} kg × 9.81 = ${n(brake / 1000)} kN`,
         ],
       };
     },

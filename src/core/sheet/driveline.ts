@@ -9,7 +9,7 @@ export const DRIVELINE_POINTS = {
   outputSlope: point(
     'driveline',
     'Slope of the output',
-    'Flange or housing of the gearbox or transfer box; plus where it goes down towards the axle.',
+    'Flange or housing of the gearbox or transfer box, of a two-piece shaft the tube of its front piece; plus where it goes down towards the axle.',
     SLOPE,
     0.009,
   ),
@@ -33,6 +33,27 @@ export const DRIVELINE_POINTS = {
     'Between the middles of its joints.',
     lengthRule(150, 4000, 1200),
     5,
+  ),
+  slipOut: point(
+    'driveline',
+    'Sliding joint, out',
+    'How far it can still come out before half of its splines are bare, weight on.',
+    lengthRule(0, 400),
+    3,
+  ),
+  slipIn: point(
+    'driveline',
+    'Sliding joint, in',
+    'How far it can still go in until it bottoms, weight on.',
+    lengthRule(0, 400),
+    3,
+  ),
+  jointMost: point(
+    'driveline',
+    'Joint, most it bends',
+    'From its maker, or bent by hand on the bench until its yokes touch.',
+    { dimension: 'angle', unit: 'deg', min: 0.05, max: 1.2 },
+    0.02,
   ),
 } as const satisfies Record<string, Point>;
 export type DrivelinePoint = keyof typeof DRIVELINE_POINTS;

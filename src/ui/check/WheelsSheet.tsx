@@ -34,8 +34,12 @@ const GROUPS: readonly {
     points: ['hubTrack', 'diagonalLeft', 'diagonalRight'],
   },
   {
+    ...{ title: 'Pads and hangers', items: ['padSpread'] },
+    points: ['padSpread', 'hangerSpread', 'shackleOffset'],
+  },
+  {
     ...{ title: 'Room and height', items: ['tyreToSpring', 'headlamps', 'sideSlope'] },
-    points: ['tyreToSpring', 'massHeight'],
+    points: ['tyreToSpring', 'wheelInward', 'tyreWider', 'massHeight'],
   },
 ];
 

@@ -75,6 +75,9 @@ const BESIDE_LIMITS: Record<BesideItem, string> = {
   bushHanger: 'in, on and between',
   bushTwist: 'tightened with the weight on',
   joints: 'pin in its hole',
+  clamped: 'against braking',
+  shaftTravel: 'from hanging to the stop',
+  padSpread: 'in line on each side',
   toe: 'as its maker asks',
   caster: 'as its maker asks',
   dragLink: 'as flat as may be',
@@ -222,6 +225,9 @@ function besideOwn(
   switch (item) {
     case 'tyreToSpring':
       return { ...told, was: read.tyreToSpring ?? null, will: figure.value, least: figure.limit };
+    case 'shaftTravel':
+      return { ...told, will: figure.value, least: figure.limit };
+    case 'padSpread':
     case 'toe':
     case 'square':
     case 'headlamps':

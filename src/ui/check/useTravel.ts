@@ -122,7 +122,7 @@ export function useTravel(view: JobView, changes: readonly ChangeRow[], stateId:
       /** Load on one spring over its hub's travel; null while it is not solved. */
       force: forceIn(prediction),
       /** Bushes, joints of the stack, how it stands on its wheels: every row, read or not. */
-      beside: besideRows(besidesOf(planned), known.position, besideFacts(facts, known)),
+      beside: besideRows(besidesOf(planned, known.heaviest), known.position, besideFacts(facts, known)),
       /** Where each measured line comes taut, the slack that the plan gives it added. */
       taut: known.survey.flatMap((a) =>
         a.slack === null

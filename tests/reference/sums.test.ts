@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { frictionHold } from '@/core/fastener/clamp';
 import { findByFigure, findSums, SUMS } from '@/core/handbook/sums';
+import { SumInput } from '@/core/handbook/sum';
 import { stepped } from '@/core/handbook/step';
 import { findTerms } from '@/core/handbook/terms';
 import { sparesFor } from '@/core/inspection/spares';
@@ -115,6 +116,55 @@ test('four legs of a torque hold by friction what they clamp', () => {
   // 4 × 40 kN × 0.16 = 25.6 kN.
   expect(frictionHold(40_000, 4).force).toBeCloseTo(25_600, 6);
   expect(frictionHold(40_000, 4).least).toBeLessThan(frictionHold(40_000, 4).force);
+});
+
+/** A sum with its own examples, some of them replaced; what is chosen is given by id. */
+function answered(id: string, texts: Record<string, string>, choices: Record<string, string> = {}) {
+  const sum = SUMS.find((s) => s.id === id)!;
+  const values = Object.fromEntries(
+    sum.fields.map(({ id: field, example, rule }) => {
+      const read = parseMeasured(texts[field] ?? example, rule);
+      // What is asked about is meant here.
+      return [field, read.kind === 'ok' ? read.value : read.kind === 'ask' ? read.options[0]!.value : NaN];
+    }),
+  );
+  return sum.answer(new SumInput(values, texts, choices)).figures.map((f) => f.value);
+}
+
+test('an eye rolled down in place of one rolled up lowers by bore and leaf; back it comes back', () => {
+  const size = { bore: '38 mm', thickness: '8 mm' };
+  const [down] = answered('eyes', size, { was: 'upturned', will: 'downturned' });
+  expect(down).toBe(46);
+  expect(answered('eyes', size, { was: 'berlin', will: 'upturned' })[0]).toBe(23);
+  expect(answered('eyes', size, { was: 'berlin', will: 'berlin' })[0]).toBe(0);
+});
+
+test('rate of a pack: the contact model beside the rule; one leaf alone is a beam to both', () => {
+  const one = {
+    count: '1',
+    front: '600 mm',
+    rear: '600 mm',
+    width: '60 mm',
+    thickness: '10 mm',
+    seat: '0 mm',
+    load: '0.7 kN',
+  };
+  const [rule, model] = answered('pack', one);
+  // 6·E·I/L³ of two cantilevers of 600 mm each, E 206 GPa, I 5,000 mm⁴.
+  expect(rule! / ((6 * 206_000 * 5000) / 600 ** 3)).toBeCloseTo(1, 2);
+  expect(model! / rule!).toBeCloseTo(1, 2);
+  const [stepped, solved] = answered('pack', {});
+  expect(Math.abs(solved! / stepped! - 1)).toBeLessThan(0.08);
+});
+
+// By hand: the frame turns by 60 / ((4000² + 4900²) / 8900) = 0.01335 about the coupling’s 60 mm; the axles are pressed by rate times
+// what that lifts: 150 N/mm · 0.01335 · 900 mm = 1,802 N between them.
+test('a coupling held high moves load between two axles that no rocker joins', () => {
+  const [front, rear, , shift] = answered('slipper', {
+    ...{ front: '4000 mm', apart: '900 mm', load: '2000 kg', rate: '120 N/mm', tyre: '200 N/mm', up: '60 mm' },
+  });
+  expect(rear! - front!).toBeCloseTo(1802 / 9.80665, 0);
+  expect(6 * 2 * shift!).toBeCloseTo(rear! - front!, 6);
 });
 
 test('damping goes by the root of the rate', () => {

@@ -85,6 +85,7 @@ export const JOB_SUMS: readonly Sum[] = [
       ]);
       return {
         figures: [{ label: 'begin, days before', value: longest, dimension: 'count' }],
+        days: each.map((w) => ({ name: WAIT_NAMES[w.id]!, before: w.begins })),
         words: each.map(
           (w) => `${w.begins} days before: ${WAIT_NAMES[w.id]}${w.spare > 0 ? ` (${w.spare} to spare)` : ''}`,
         ),

@@ -38,6 +38,8 @@ export interface SumAnswer {
   words: string[];
   /** How it comes out, with the numbers in it. */
   working: string[];
+  /** What is begun so many days before a day that is picked. */
+  days?: { name: string; before: number }[];
 }
 
 /** What was typed: figures in core units, threads by their names. */

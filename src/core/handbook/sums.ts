@@ -1,5 +1,6 @@
 import { AXLE_SUMS } from './axle';
 import { BOLT_SUMS } from './bolts';
+import { EYE_SUMS } from './eyes';
 import { HOLE_SUMS } from './holes';
 import { JOB_SUMS } from './job';
 import { LEAF_SUMS } from './leaves';
@@ -14,7 +15,18 @@ import { WHEEL_SUMS } from './wheels';
 
 /** Every sum of the handbook, in the order they are listed. */
 export const SUMS: readonly Sum[] = [
-  ...[BOLT_SUMS, UBOLT_SUMS, HOLE_SUMS, LEAF_SUMS, SPRING_SUMS, TRAVEL_SUMS, AXLE_SUMS, WHEEL_SUMS, JOB_SUMS].flat(),
+  ...[
+    BOLT_SUMS,
+    UBOLT_SUMS,
+    HOLE_SUMS,
+    LEAF_SUMS,
+    EYE_SUMS,
+    SPRING_SUMS,
+    TRAVEL_SUMS,
+    AXLE_SUMS,
+    WHEEL_SUMS,
+    JOB_SUMS,
+  ].flat(),
 ];
 
 /** Sums that every word of a search is found in, by title, group or the words people use for it. An empty search finds all. */

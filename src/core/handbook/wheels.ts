@@ -1,5 +1,6 @@
 import { frontShare } from '../mechanics/equalizer/equalizer';
 import { freeRadius, loadedRadius, tyreChange, type TyreSize } from '../vehicle/tyreSize';
+import { independentLoads } from '../vehicle/tandem';
 import { axleShares } from '../vehicle/load';
 import { countRule, lengthRule, massRule } from '../units/rules';
 import { across, box, disc, ground, line, note, up } from './picture';
@@ -10,6 +11,13 @@ const size = (given: SumInput, k: '' | '2'): TyreSize => ({
   aspect: given.number(`aspect${k}`) / 100,
   rim: given.number(`rim${k}`),
 });
+
+/** What goes from one axle to the other for so much more height of the coupling, kg. */
+function shiftOf(front: number, apart: number, rate: number, up: number): number {
+  const none = { hitch: 0, front: 0, rear: 0 };
+  const moved = independentLoads({ axles: { front, rear: front + apart } }, none, rate, up);
+  return Math.abs(moved.rear - moved.front) / 2;
+}
 
 export const WHEEL_SUMS: readonly Sum[] = [
   {
@@ -68,6 +76,83 @@ export const WHEEL_SUMS: readonly Sum[] = [
           disc([0, h1], r1, { fill: 'none', ink: 'quiet', dashed: true }),
           up(0, h1, -1.15 * Math.max(r1, r2)),
           up(0, h2, 1.15 * Math.max(r1, r2), 'new'),
+        ],
+      };
+    },
+  },
+  {
+    id: 'slipper',
+    group: 'axle and wheels',
+    title: 'Two axles without a rocker',
+    words:
+      'tandem slipper no equalizer independent coupling height hitch nose up level overload one axle share trailer',
+    fields: [
+      { id: 'front', label: 'Coupling to front axle', rule: lengthRule(500, 15_000, 4000), example: '4150 mm' },
+      { id: 'apart', label: 'Axle to axle', rule: lengthRule(200, 3000, 860), example: '880 mm' },
+      { id: 'load', label: 'On both axles together', rule: massRule(20, 40_000, 2500), example: '2350 kg' },
+      {
+        id: 'rate',
+        label: 'Rate of one spring',
+        rule: { dimension: 'rate', unit: 'N/mm', min: 5, max: 3000, expected: 120 },
+        example: '110 N/mm',
+      },
+      {
+        id: 'tyre',
+        label: 'Rate of one tyre',
+        rule: { dimension: 'rate', unit: 'N/mm', min: 20, max: 3000, expected: 250 },
+        example: '240 N/mm',
+      },
+      {
+        id: 'up',
+        label: 'Coupling higher by',
+        rule: lengthRule(-600, 600),
+        example: '60 mm',
+        hint: 'than where it stands level; lower: minus',
+      },
+    ],
+    source: 'a stiff frame on three places by moments; spring and tyre one after the other',
+    silent: 'Friction, a frame that twists, springs unlike one another. Weigh each axle: that tells more than any sum.',
+    answer: (given) => {
+      const [front, apart, load] = [given.number('front'), given.number('apart'), given.number('load')];
+      const rate = 2 / (1 / given.number('rate') + 1 / given.number('tyre'));
+      const level = { hitch: 0, front: load / 2, rear: load / 2 };
+      const at = independentLoads({ axles: { front, rear: front + apart } }, level, rate, given.number('up'));
+      const more = Math.max(at.front, at.rear);
+      return {
+        figures: [
+          { label: 'on the front one of the two', value: at.front, dimension: 'mass' },
+          { label: 'on the rear one', value: at.rear, dimension: 'mass' },
+          { label: 'more on the coupling', value: at.hitch, dimension: 'mass' },
+          { label: 'moves from one to the other for 10 mm', value: shiftOf(front, apart, rate, 10), dimension: 'mass' },
+        ],
+        words: [
+          Math.min(at.front, at.rear) < 0
+            ? 'STOP: one axle would lift off the ground'
+            : more > 0.55 * load
+              ? `look: one axle carries ${n((100 * more) / load, 0)} % of both: its tyres and springs must bear that, or the coupling goes back to level`
+              : 'As good as equal.',
+        ],
+        working: [
+          `an axle: 2 / (1/${n(given.number('rate'), 0)} + 1/${n(given.number('tyre'), 0)}) = ${n(rate)} N/mm; frame settles on coupling, ${n(front, 0)} and ${n(front + apart, 0)} mm behind it`,
+        ],
+      };
+    },
+    draw: (given) => {
+      const [front, apart] = [given.number('front'), given.number('apart')];
+      const slope = given.number('up') / (front + apart / 2);
+      const radius = Math.min(360, 0.42 * apart);
+      const at = (x: number): [number, number] => [x, radius + 260 + slope * (front + apart / 2 - x)];
+      return {
+        says: 'the trailer from the side on both axles, its nose up or down',
+        front: true,
+        shapes: [
+          line([at(0), at(front + apart + 900)]),
+          disc(at(0), 60, { fill: 'paper' }),
+          ...[front, front + apart].flatMap((x) => [
+            disc([x, radius], radius, { fill: 'paper' }),
+            line([[x, radius], at(x)], { ink: 'quiet', dashed: true }),
+          ]),
+          ground(-200, front + apart + 1000),
         ],
       };
     },

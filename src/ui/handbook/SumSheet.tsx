@@ -112,6 +112,7 @@ export function SumSheet({ sum, texts, onText }: Props) {
         </div>
         {picture ? <PictureDrawing picture={picture} /> : null}
       </div>
+      {answer?.days ? <Days days={answer.days} day={texts.day ?? ''} onDay={(day) => onText('day', day)} /> : null}
       <div className="read-here">
         {fields.map(({ field, text: typed, value }) => {
           const step = (by: 1 | -1, sign: string) => {
@@ -170,6 +171,45 @@ export function SumSheet({ sum, texts, onText }: Props) {
     </section>
   );
 }
+
+/** When each thing is begun, once the day of the work is picked. */
+function Days({
+  days,
+  day,
+  onDay,
+}: {
+  days: NonNullable<SumAnswer['days']>;
+  day: string;
+  onDay: (day: string) => void;
+}) {
+  const at = (before: number): string => {
+    const date = new Date(`${day}T12:00:00Z`);
+    date.setUTCDate(date.getUTCDate() - before);
+    return new Intl.DateTimeFormat('en-GB', { ...DAY, timeZone: 'UTC' }).format(date);
+  };
+  const known = !Number.isNaN(Date.parse(`${day}T12:00:00Z`));
+  return (
+    <section className="sum-days" aria-label="On the calendar">
+      <label>
+        The day of the work{' '}
+        <input type="date" className="day-field" value={day} onChange={(event) => onDay(event.target.value)} />
+      </label>
+      {known ? (
+        <ol>
+          {days.map(({ name, before }) => (
+            <li key={name}>
+              <strong>{at(before)}</strong> {name}
+            </li>
+          ))}
+          <li>
+            <strong>{at(0)}</strong> the work
+          </li>
+        </ol>
+      ) : null}
+    </section>
+  );
+}
+const DAY = { weekday: 'short', day: 'numeric', month: 'short' } as const;
 
 /** A figure in the unit the person wants; a force as kilonewtons or pounds. */
 function SumValue({ figure: { value, dimension, says } }: { figure: SumFigure }) {

@@ -66,6 +66,17 @@ test('a lift with a short hose, shocks that shut and open too soon, short U-bolt
   // Both ends of a shock move together: it is the same shock, longer.
   expect(shocks.shut - 382).toBe(shocks.open - 508);
 
+  // The parts list holds exactly what the plan takes; what is on it already is not put there twice.
+  await openTab(page, 'plan');
+  const parts = page.getByTestId('plan-parts').getByRole('listitem');
+  await expect(parts).toHaveCount(after.plan.changes.length);
+  await page.getByRole('button', { name: /^Put \d+ on the list to buy/ }).click();
+  await expect(page.getByRole('link', { name: 'The list, with what the kit brings' })).toBeVisible();
+  const { kit } = (await (await request.get(`/api${DEMO.planned}`)).json()) as JobView;
+  const bought = kit.filter((item) => !before.kit.some((had) => had.id === item.id));
+  expect(bought.map((item) => item.wanted)).toEqual([...changes.map(() => 2), 2, 2, 2, 4, 1]);
+  expect(bought.every((item) => item.state === 'notInKit')).toBe(true);
+
   // Shocks of the shelf are ranked by what they leave both ways; one takes the place of the reckoned pair.
   await openTab(page, 'shocks');
   const first = page.getByRole('table', { name: 'Shocks of the shelf' }).getByRole('row').nth(1);

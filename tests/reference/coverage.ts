@@ -7,10 +7,11 @@ import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { LeafSideModel } from '@/core/suspension/longitudinalLeaf/sideModel';
 import { normal, Z90, type Uniform } from '@/core/estimate/estimate';
 import { finish } from '@/core/finish';
-import { bandsOfAxle, predictAxle } from '@/core/suspension/registry';
+import { bandsOfAxle } from '@/core/suspension/registry';
 import { GRAVITY } from '@/core/material/steel';
 import { uniformFrom } from '@/workers/random';
 import { flatbedSheet } from './sheets';
+import { toldFirst } from './told';
 
 /*
  * Simulated shops: a truck with a hidden true spring is measured with tape and caliper (true value + error, rounded as a person
@@ -109,7 +110,7 @@ function truckInsideBand(u: Uniform): boolean {
   if (hidden.pack!.seatShape === 'unknown') hidden.pack!.seatShape = u() < 0.5 ? 'flat' : 'concentric';
   const model = new LeafSideModel(hidden, 'left');
   const extra = (hidden.states[1]!.extraMass * GRAVITY) / 2;
-  const prediction = finish(predictAxle(shop, false));
+  const prediction = toldFirst(shop);
   const state = prediction.sides.left!.states[1]!;
   const friction = (half: number | undefined) => 0.5 * (2 * u() - 1) * (half ?? 0);
   const tape =

@@ -9,10 +9,11 @@ import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { ASSUMED } from '@/core/suspension/longitudinalLeaf/assumed';
 import { type LeafAxleInput, type SeatShape } from '@/core/suspension/longitudinalLeaf/input';
 import { type LeafReading, type PlannedChange, type Sheet } from '@/core/suspension/longitudinalLeaf/sheet';
-import { bandsOfAxle, predictAxle } from '@/core/suspension/registry';
+import { bandsOfAxle } from '@/core/suspension/registry';
 import { uniformFrom } from '@/workers/random';
 import { solveChain, type ChainSpring, type ChainState } from './chainSpring';
 import { flatbedSheet } from './sheets';
+import { toldFirst } from './told';
 
 /*
  * Shops with a hidden truth that the core does not know: springs of the second model (`chainSpring`), measured with a mechanic's tape and
@@ -322,7 +323,7 @@ function foretold(u: Uniform, truck: Truck, plan: Plan, variant: Variant): Tried
     deep(built) -
     deep(truck.spring) +
     (built.pack.leaves[0]!.thickness - truck.spring.pack.leaves[0]!.thickness) / 2;
-  const prediction = finish(predictAxle(shop, false));
+  const prediction = toldFirst(shop);
   const state = prediction.sides.left!.states[0]!;
   const rubbed = (half: number | undefined) => 0.5 * (2 * u() - 1) * (half ?? 0);
   const before = truth.readings.find((r) => r.point === 'hubToLip' && r.side === 'left')!.value;

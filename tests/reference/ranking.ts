@@ -5,7 +5,6 @@ import { SIDES } from '@/core/vehicle/side';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { ledgerValue } from '@/core/prediction/ledger';
 import { NARROWEST_BAND } from '@/core/prediction/central';
-import { predictAxle } from '@/core/suspension/registry';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { candidatesFor, type Candidate } from '@/core/selection/generate';
 import { NO_LIMITS, type Limits } from '@/core/selection/parts';
@@ -14,6 +13,7 @@ import { CoreError } from '@/core/errors';
 import { uniformFrom } from '@/workers/random';
 import { demoParts } from '../../demo/shelf';
 import { flatbedSheet } from './sheets';
+import { toldFirst } from './told';
 
 const TARGETS = 20;
 const TOP = 10;
@@ -29,18 +29,12 @@ const some = everything
   .slice(0, 150)
   .map((c) => c.candidate);
 
-/** The prediction without its curve and the ends of its travel, which no ranking looks at. */
-function firstTold(whole: LeafAxleInput) {
-  for (const told of predictAxle(whole, false)) if (told) return told;
-  throw new Error('nothing was predicted');
-}
-
 /** What the work changes in a load state on the worst side, by the prediction that is stored: one candidate at a time. */
 function foretold(candidate: Candidate): Record<string, number[]> | null {
   if (candidate.changes.length === 0) return Object.fromEntries(input.states.map((s) => [s.id, [0]]));
   try {
     const whole: LeafAxleInput = { ...input, changes: candidate.changes };
-    const { sides } = firstTold(whole);
+    const { sides } = toldFirst(whole);
     return Object.fromEntries(
       input.states.map((s, k) => [
         s.id,

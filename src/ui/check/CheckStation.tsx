@@ -18,6 +18,7 @@ import { type Typed } from '../measured/TypedField';
 import { SurveySheet } from '../measure/SurveySheet';
 import { BindingList } from './BindingList';
 import { bindingsOf, unreadOf, type Binding, type PlanMend } from './bindings';
+import { PartsSheet } from './PartsSheet';
 import { ReadHere } from './ReadHere';
 import { ForceSheet } from './ForceSheet';
 import { HELD_ITEMS, HeldSheet } from './HeldSheet';
@@ -227,7 +228,12 @@ export function CheckStation({ first, people, person }: StationProps) {
               id: 'plan',
               name: 'plan',
               mark: plan.unfinished > 0 ? { kind: 'look', word: 'unfinished' } : undefined,
-              children: <PlanEditor view={view} plan={plan} />,
+              children: (
+                <>
+                  <PlanEditor view={view} plan={plan} />
+                  <PartsSheet job={job} changes={plan.changes} />
+                </>
+              ),
             },
           ]}
         />

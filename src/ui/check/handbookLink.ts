@@ -11,6 +11,7 @@ export function handbookLink(row: Binding, { known, fittings, sits, limiters, pl
   const put = (sum: string, texts: Record<string, string | null>): string =>
     `/handbook?${new URLSearchParams({
       sum,
+      job: planned.id,
       ...Object.fromEntries(Object.entries(texts).filter((pair): pair is [string, string] => pair[1] !== null)),
     }).toString()}`;
   const first = (id: Parameters<typeof firstOf>[1]) => firstOf(limiters, id);

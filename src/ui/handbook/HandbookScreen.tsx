@@ -7,6 +7,7 @@ import { findTerms } from '@/core/handbook/terms';
 import { TextField } from '../controls/TextField';
 import { PageFrame } from '../frame/PageFrame';
 import { StationTape } from '../frame/StationTape';
+import { BackToJob } from './BackToJob';
 import { SumSheet } from './SumSheet';
 import { BushTable, DrillTable, ThreadTables } from './Tables';
 import { useNetwork } from './useNetwork';
@@ -32,6 +33,9 @@ const TABLES = [
   },
   { id: 'keys', title: 'Keys', words: 'keyboard shortcuts' },
 ] as const;
+
+/** The job that a sum was opened from, as it stands in the address. */
+const JOB = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 interface Props {
   people: readonly Person[];
@@ -154,6 +158,7 @@ export function HandbookScreen({ people, person, asked }: Props) {
               {table!.id === 'keys' ? <KeyTable /> : null}
             </>
           )}
+          {open && JOB.test(given.job ?? '') ? <BackToJob job={given.job!} title={open.title} /> : null}
           <div className="acts no-print">
             <button type="button" className="act quiet" onClick={() => copy('address')}>
               {copied === 'address' ? 'Address copied' : 'Copy its address'}

@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import { ADDED_LEAF, flatbedSheet } from '../../../../tests/reference/sheets';
+import { toldFirst } from '../../../../tests/reference/told';
 import { CoreError } from '../../errors';
 import { finish } from '../../finish';
 import { assemble } from './assemble';
 import { type PlannedChange, type Sheet } from './sheet';
 import { packCambers } from '../../selection/generate';
 import { ledgerValue, summarise } from '../../prediction/ledger';
-import { bandsOfAxle, predictAxle } from '../registry';
+import { bandsOfAxle } from '../registry';
 import { uniformFrom } from '../../../workers/random';
 import { type LeafState } from './kind';
 
@@ -36,7 +37,7 @@ const plan = fc
   .filter((changes) => changes.length > 0);
 
 /** Both load states of the left side, without bands. */
-const statesOf = (sheet: Sheet): LeafState[] => finish(predictAxle(assemble(sheet).input, false)).sides.left!.states;
+const statesOf = (sheet: Sheet): LeafState[] => toldFirst(assemble(sheet).input).sides.left!.states;
 const changeOf = (changes: PlannedChange[], state = 0): number =>
   summarise(statesOf(flatbedSheet(changes))[state]!.ledger).change;
 
@@ -98,7 +99,7 @@ test('eyes that differ are each counted where they are: half of an offset at one
   const archOf = (rear: 'berlin' | 'downturned' | undefined) => {
     const pack = { ...sheet.pack, eyeForm: 'berlin' as const, ...(rear && { eyeFormRear: rear }) };
     const { input } = assemble({ ...sheet, pack });
-    return finish(predictAxle(input, false)).sides.left!.assembled!.before;
+    return toldFirst(input).sides.left!.assembled!.before;
   };
   // Calibrated to one loaded arch: the free arch of a leaf with one eye 24 mm lower differs by little, and not by nothing.
   const [alike, unlike] = [archOf(undefined), archOf('downturned')];
@@ -179,7 +180,7 @@ test('left and right are separate: readings changed over give predictions change
       r.side === null ? r : { ...r, side: r.side === 'left' ? ('right' as const) : ('left' as const) },
     ),
   };
-  const both = (s: Sheet) => finish(predictAxle(assemble(s).input, false)).sides;
+  const both = (s: Sheet) => toldFirst(assemble(s).input).sides;
   expect(both(swapped).left!.states[1]!.after).toBeCloseTo(both(lean).right!.states[1]!.after!, 9);
   expect(both(lean).left!.states[0]!.built!.arch).not.toBeCloseTo(both(lean).right!.states[0]!.built!.arch, 0);
 });
@@ -260,9 +261,9 @@ test('the very same pack, told by its own free arch, changes nothing when the ol
 });
 
 test('of other eyes the handbook rule has nothing to say, and says so', () => {
-  const side = finish(predictAxle(assemble(flatbedSheet([{ kind: 'eyes', form: 'berlin' }])).input, false)).sides.left;
+  const side = toldFirst(assemble(flatbedSheet([{ kind: 'eyes', form: 'berlin' }])).input).sides.left;
   expect(side!.handbook!.change).toBeNull();
-  const leaf = finish(predictAxle(assemble(flatbedSheet()).input, false)).sides.left;
+  const leaf = toldFirst(assemble(flatbedSheet()).input).sides.left;
   expect(leaf!.handbook!.change).toBeGreaterThan(10);
 });
 
@@ -270,7 +271,7 @@ test('an added leaf read a little longer than the main leaf has a band: no varia
   const long = { kind: 'addLeaf', front: 670 + 14, rear: 700, thickness: 8, camber: 100, source: 'measured' } as const;
   const { input } = assemble(flatbedSheet([long]));
   expect(input.changes[0]).toMatchObject({ front: { value: 670 }, rear: { value: 700 } });
-  const prediction = finish(predictAxle(input, false));
+  const prediction = toldFirst(input);
   const bands = finish(bandsOfAxle(input, prediction, uniformFrom(3), 60));
   expect(bands.left![0]!.samples).toBeGreaterThan(57);
 });

@@ -2,6 +2,8 @@
 const config = {
   // Jest would leave one of two cores idle.
   maxWorkers: '100%',
+  // Only against what hangs: a machine that is short of its cores for a while is no fault of the program.
+  testTimeout: 120_000,
   testMatch: [
     '<rootDir>/src/**/*.test.ts',
     '<rootDir>/tests/reference/**/*.test.ts',

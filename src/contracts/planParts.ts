@@ -1,16 +1,20 @@
-import { type ChangeKind, type ChangeRow } from './plan';
+import { type KindId } from '@/core/suspension/registry';
+import { takes, type ChangeKind, type ChangeRow } from './plan';
 import { changeText } from './planText';
 
-/** How many of it an axle takes; what is work and no part stands at 0. */
+/** How many of it one axle takes, both sides; of what two axles share, half. What is work and no part stands at 0. */
 const WANTED: Record<ChangeKind, number> = {
-  ...{ addLeaf: 2, removeLeaf: 0, pack: 2, rearch: 0, eyes: 2, block: 2, wedge: 2, shackle: 4, overAxle: 2 },
-  ...{ coil: 2, spacer: 2, springs: 4, rocker: 2, slipper: 4, riser: 4, hitch: 0 },
+  ...{ addLeaf: 2, removeLeaf: 0, pack: 2, rearch: 0, eyes: 2, block: 2, wedge: 2, shackle: 2, overAxle: 2 },
+  ...{ coil: 2, spacer: 2, springs: 2, rocker: 1, slipper: 2, riser: 3, hitch: 0 },
   ...{ stopPad: 2, stopCut: 0, shocks: 2, ubolts: 4, line: 1 },
 };
 
-/** What a plan takes, to buy or to make, for both sides of the axle. Nothing for what is taken out. */
-export const planParts = (changes: readonly ChangeRow[]): { what: string; wanted: number }[] =>
-  changes.flatMap((change) => {
-    const wanted = 'height' in change && change.height === 0 ? 0 : WANTED[change.kind];
+/** What a plan takes, to buy or to make, for both sides. Nothing for what is taken out. */
+export function planParts(kind: KindId, changes: readonly ChangeRow[]): { what: string; wanted: number }[] {
+  // Whose springs are changed all at once stands on two axles.
+  const axles = takes(kind, 'springs') ? 2 : 1;
+  return changes.flatMap((change) => {
+    const wanted = 'height' in change && change.height === 0 ? 0 : axles * WANTED[change.kind];
     return wanted === 0 ? [] : [{ what: changeText(change).slice(0, 120), wanted }];
   });
+}

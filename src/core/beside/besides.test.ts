@@ -137,6 +137,16 @@ test('the shaft from hanging to the stop: a right triangle by hand, apart where 
   );
 });
 
+test('a figure typed wrong is told at its row and breaks no other; a shaft too short to reach stops', () => {
+  const wrong = { treadFront: 1300, treadRear: 1500, treadDiameter: 700, toeLeast: 0, toeMost: 0.01 };
+  expect(row('toe', wrong)).toMatchObject({ state: 'look' });
+  expect(row('toe', wrong).text).toContain('do not go together');
+  const short = { outputSlope: 0, shaftSlope: 0.1, pinionSlope: 0, shaftLength: 300 };
+  expect(row('shaftTravel', short, { lift: 120, hangs: 200, up: 40 }, {}, 'rear')).toMatchObject({
+    state: 'does not fit',
+  });
+});
+
 // Common practice: pads two inches nearer together under hangers that stayed are an inch out on each side; a shackle offset by as much takes its end back.
 test('pads and hangers: each side is out by half the difference, an offset shackle takes its own end back', () => {
   const moved = { padSpread: 44 * 25.4, hangerSpread: 46 * 25.4 };

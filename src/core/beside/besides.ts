@@ -4,7 +4,7 @@ import { locatedRow, type StackOf } from './located';
 import { STEERING_ITEMS, steeringRows } from './steering';
 import { shaftTravelRow } from './shaft';
 import { STANDS_ITEMS, standsRows, type StandsOf } from './stands';
-import { type BesideRead, type ReadRow } from './readRow';
+import { told, type BesideRead, type ReadRow } from './readRow';
 
 /** What binds besides the travel: bushes, joints of the stack, how the wheels and the vehicle stand. */
 export const BESIDE_ITEMS = [
@@ -48,9 +48,9 @@ export function besideRows(
 ): ReadRow<BesideItem>[] {
   return [
     ...(bushes ? bushRows(read, { ...bushes, hangs, up, rate }) : []),
-    ...(stack ? [locatedRow(read, stack)] : []),
-    ...(clamped ? [clampedRow(clamped)] : []),
-    ...(driven ? [shaftTravelRow(read, { position, noseUp, lift, hangs, up })] : []),
+    ...(stack ? [told('joints', () => locatedRow(read, stack))] : []),
+    ...(clamped ? [told('clamped', () => clampedRow(clamped))] : []),
+    ...(driven ? [told('shaftTravel', () => shaftTravelRow(read, { position, noseUp, lift, hangs, up }))] : []),
     ...(steered ? steeringRows(read, lift, noseUp) : []),
     ...standsRows(read, { ...stands, position, lift }),
   ];

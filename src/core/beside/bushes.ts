@@ -1,4 +1,4 @@
-import { unread, waits, type BesideRead, type ReadRow } from './readRow';
+import { told, unread, waits, type BesideRead, type ReadRow } from './readRow';
 import { BUSH_PLACE_IDS, BUSH_PLACES, type BushPlace, type BushPoint } from '../sheet/bushes';
 import { worstFirst } from '../verdict';
 import { boltFit, pressFit, pressTools, widthFit, type BushFit } from '../bush/fit';
@@ -26,8 +26,8 @@ export interface BushesOf {
 
 /** Every place where the spring turns on a bolt, and what tightening it hanging would do. */
 export const bushRows = (read: BesideRead, of: BushesOf): ReadRow<BushItem>[] => [
-  ...BUSH_PLACE_IDS.map((place) => placeRow(place, read, of)),
-  ...(of.kind === 'turns' ? [] : [twistRow(read, of)]),
+  ...BUSH_PLACE_IDS.map((place) => told(ITEM[place], () => placeRow(place, read, of))),
+  ...(of.kind === 'turns' ? [] : [told<BushItem>('bushTwist', () => twistRow(read, of))]),
 ];
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

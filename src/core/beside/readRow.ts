@@ -1,3 +1,4 @@
+import { CoreError } from '../errors';
 import { type BushPoint } from '../sheet/bushes';
 import { type DrivelinePoint } from '../sheet/driveline';
 import { type JointPoint } from '../sheet/joints';
@@ -15,6 +16,19 @@ export interface ReadRow<I extends string = string> extends Verdict<I> {
   half90: number | null;
   wants: readonly BesidePoint[];
   working: readonly string[];
+}
+
+/** A row; readings that cannot be reckoned with, a figure typed wrong, are told at it and break nothing else. */
+export function told<I extends string>(item: I, row: () => ReadRow<I>): ReadRow<I> {
+  try {
+    return row();
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error;
+    return {
+      ...{ item, state: 'look', half90: null, wants: [], working: [] },
+      text: `Its readings do not go together (${error.message}): read them again.`,
+    };
+  }
 }
 
 /** A row that waits for its readings. */

@@ -17,6 +17,8 @@ const SLIP_MARGIN = 10;
 /** Where nobody knows how far a joint bends: steeper than this its yokes are looked at, rad. Chosen. */
 const LOOK_AT = 15 * DEGREE;
 const PLACES = 9;
+/** Sine of the steepest that a shaft is reckoned at. Chosen: any joint binds long before. */
+const STEEPEST = 0.8;
 
 const degrees = (rad: number): string => `${(rad / DEGREE).toFixed(1)}°`;
 const READ = ['outputSlope', 'shaftSlope', 'pinionSlope', 'shaftLength'] as const satisfies readonly DrivelinePoint[];
@@ -34,6 +36,13 @@ export function shaftTravelRow(read: BesideRead, of: ShaftOf): ReadRow<'shaftTra
   // A front axle's pinion points rearward and turns against its axle's nose.
   const nose = (position === 'rear' ? 1 : -1) * (of.noseUp ?? 0);
   const [low, high] = [lift + hangs, lift - (of.up ?? 0)];
+  // A rod that would have to stand upright does not reach.
+  const reaches = (drop: number) => Math.abs(length * Math.sin(shaft) + drop) < length * STEEPEST;
+  if (!reaches(low) || !reaches(high))
+    return {
+      ...{ item: 'shaftTravel', state: 'does not fit', half90: null, wants, working: [] },
+      text: `Hanging, the axle is ${low.toFixed(0)} mm lower than it was read: a shaft of ${length.toFixed(0)} mm does not reach there.`,
+    };
   const places = Array.from({ length: PLACES }, (_, k) => {
     const drop = high + ((low - high) * k) / (PLACES - 1);
     const { front, rear } = jointAngles(drivelineAfter(now, drop, nose, length));

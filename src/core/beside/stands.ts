@@ -1,4 +1,4 @@
-import { unread, waits, type BesideRead, type ReadRow } from './readRow';
+import { told, unread, waits, type BesideRead, type ReadRow } from './readRow';
 import { thrustAngle, tiltAngle } from '../vehicle/square';
 
 export const STANDS_ITEMS = ['square', 'padSpread', 'tyreToSpring', 'headlamps', 'sideSlope'] as const;
@@ -140,9 +140,9 @@ function sideSlopeRow(read: BesideRead, { lift }: StandsOf): ReadRow<StandsItem>
 
 /** How the vehicle stands on its wheels with the plan. */
 export const standsRows = (read: BesideRead, of: StandsOf): ReadRow<StandsItem>[] => [
-  squareRow(read, of),
+  told('square', () => squareRow(read, of)),
   padSpreadRow(read),
   tyreToSpringRow(read, of),
   ...(of.drives ? [headlampsRow(of)] : []),
-  sideSlopeRow(read, of),
+  told('sideSlope', () => sideSlopeRow(read, of)),
 ];

@@ -1,4 +1,4 @@
-import { unread, waits, type BesideRead, type ReadRow } from './readRow';
+import { told, unread, waits, type BesideRead, type ReadRow } from './readRow';
 import { meanToe, tieRodTurns, toeAngle, toeAt } from '../steering/toe';
 
 export const STEERING_ITEMS = ['toe', 'caster', 'dragLink'] as const;
@@ -124,4 +124,8 @@ export const steeringRows = (
   read: BesideRead,
   lift: number | null,
   noseUp: number | undefined,
-): ReadRow<SteeringItem>[] => [toeRow(read), casterRow(read, noseUp), dragLinkRow(read, lift)];
+): ReadRow<SteeringItem>[] => [
+  told('toe', () => toeRow(read)),
+  told('caster', () => casterRow(read, noseUp)),
+  told('dragLink', () => dragLinkRow(read, lift)),
+];

@@ -10,10 +10,10 @@ import { useWords } from '../measured/Quantity';
 
 /** What the plan takes, for both sides, and which of it stands on the job's list to buy. */
 export function PartsSheet({ job, changes }: { job: JobHandle; changes: readonly ChangeRow[] }) {
-  const { kit, id } = job.view;
+  const { axle, kit, id } = job.view;
   const { busy, problem, run } = useSend();
   const words = useWords();
-  const parts = planParts(changes);
+  const parts = planParts(axle.suspension, changes);
   const listed = (what: string) => kit.some((item) => item.what === what);
   const open = parts.filter((part) => !listed(part.what));
   const put = () =>

@@ -6,6 +6,10 @@ const PREFIX = 'gravelwort-handbook-';
 /** Everything of the program that a page or a style sheet names. */
 const named = (text) => [...new Set(text.match(/\/_next\/static\/[^"'\\)\s]+/g) ?? [])];
 
+/** Parts of the program that another part fetches only when they are asked for. */
+const later = (program) =>
+  [...new Set(program.match(/static\/chunks\/[^"'\\)\s]+\.(?:js|css)/g) ?? [])].map((path) => `/_next/${path}`);
+
 /** The newest version whole, or none of it: the last one stays until then. */
 async function keep() {
   const page = await fetch(PAGE, { cache: 'no-store' });
@@ -26,7 +30,9 @@ async function keep() {
       );
       await Promise.all([...new Set(fonts)].map(put));
     }
+    const program = path.endsWith('.js') ? await file.clone().text() : '';
     await cache.put(path, file);
+    await Promise.all(later(program).map(put));
   };
   await Promise.all(files.map(put));
   await cache.put(PAGE, page);

@@ -1,7 +1,7 @@
 // Takes pictures of a running Gravelwort: tsx scripts/shoot.ts URL FOLDER NAME=PATH... [--size=1280x800] [--dark] [--in] [--full]
 import { mkdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import { CHOSEN_DIMENSIONS, INCH_VIEW, METRIC_VIEW, type UnitView } from '../src/contracts/units';
+import { CHOSEN_DIMENSIONS, INCH_VIEW, METRIC_VIEW, type UnitView } from '../src/contracts/unitView';
 import { CHROMIUM } from '../tests/e2e/chromium';
 
 const [url, folder, ...rest] = process.argv.slice(2);

@@ -1,15 +1,7 @@
 import { CoreError } from '../errors';
 import { benchView, type SpringView } from '../suspension/longitudinalLeaf/underLoad';
-import {
-  chordUnderCamber,
-  curvatureFromCamber,
-  nestedCurvatures,
-  reachOf,
-  withinMain,
-  type Clip,
-  type Leaf,
-  type Pack,
-} from '../mechanics/leafpack/pack';
+import { chordUnderCamber, curvatureFromCamber } from '../mechanics/leafpack/arc';
+import { nestedCurvatures, reachOf, withinMain, type Clip, type Leaf, type Pack } from '../mechanics/leafpack/pack';
 import { PackSolver, rateOnRollers, type PackShape } from '../mechanics/leafpack/solve';
 import { SPRING_STEEL_E } from '../material/steel';
 import { ASSUMED } from '../suspension/longitudinalLeaf/assumed';

@@ -1,5 +1,5 @@
 import { requireNumber } from '../errors';
-import { curvatureFromCamber, chordUnderCamber, flatWithin } from '../mechanics/leafpack/pack';
+import { curvatureFromCamber, chordUnderCamber, flatWithin } from '../mechanics/leafpack/arc';
 
 /** A leaf as a spring maker forms it, lying free. Lengths mm. */
 export interface FormedLeaf {

@@ -4,7 +4,7 @@ import { LeafSideModel } from '../suspension/longitudinalLeaf/sideModel';
 import { central } from '../prediction/lines';
 import { taught } from '../suspension/longitudinalLeaf/springFit';
 import { drawLeafAxle, isTurned } from '../suspension/longitudinalLeaf/turned';
-import { camberFromCurvature } from '../mechanics/leafpack/pack';
+import { camberFromCurvature } from '../mechanics/leafpack/arc';
 import { type EyeForm } from '../mechanics/leafpack/eyes';
 import { flipped, type BenchLeaf, type BenchPack } from './benchPack';
 

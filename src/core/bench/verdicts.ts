@@ -1,5 +1,5 @@
 import { centreBoltLength } from '../fastener/centreBolt';
-import { chordUnderCamber, curvatureFromCamber } from '../mechanics/leafpack/pack';
+import { chordUnderCamber, curvatureFromCamber } from '../mechanics/leafpack/arc';
 import { worstFirst, type Verdict, type VerdictState } from '../verdict';
 import { packDepth, type BenchPack } from './benchPack';
 import { type BenchFigures } from './figures';

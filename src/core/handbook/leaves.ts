@@ -1,12 +1,11 @@
 import { CoreError } from '../errors';
 import { leafInertia, SPRING_STEEL_E } from '../material/steel';
 import { handbookEstimate } from '../mechanics/leafpack/handbook';
-import { nestedCurvatures, type Leaf, type Pack } from '../mechanics/leafpack/pack';
-import { PackSolver, rateOnRollers } from '../mechanics/leafpack/solve';
 import { wedgeTurn } from '../driveline/wedgeMend';
 import { coilRate, COIL_ENDS, solidHeight, type CoilEnds } from '../mechanics/coil/coil';
 import { countRule, lengthRule, TURNS_RULE } from '../units/rules';
 import { across, area, box, disc, ground, leaves, line, note, up, type At, type Shape } from './picture';
+import { steppedPack } from './steppedPack';
 import { n, type Sum, type SumInput } from './sum';
 
 const DEGREE = Math.PI / 180;
@@ -19,53 +18,8 @@ const force = {
   alternatives: ['kN', 'lbf'] as const,
 };
 
-/** Leaves in steps, all of one thickness: what a sum can ask for. */
-function steppedPack(given: SumInput, count: number): Leaf[] {
-  const [front, rear] = [given.number('front'), given.number('rear')];
-  const full = Math.min(given.number('full'), count);
-  return Array.from({ length: count }, (_, k) => {
-    const share = k < full ? 1 : 1 - (k - full + 1) / (count - full + 1);
-    return {
-      ...{
-        front: front * share,
-        rear: rear * share,
-        width: given.number('width'),
-        thickness: given.number('thickness'),
-      },
-      curvature: 0,
-    } as Leaf;
-  });
-}
 const rateOf = (given: SumInput, count: number) =>
   handbookEstimate(steppedPack(given, count), given.number('seat') / 3, SPRING_STEEL_E);
-
-/**
- * The same pack in the contact model, flat leaves on rollers under its load, N/mm: leaves press and never pull, its seat is held straight all along. null where no such
- * state exists. Coarser than a job solves it, within a few per cent.
- */
-function modelRate(given: SumInput, count: number): number | null {
-  const stepped = steppedPack(given, count);
-  // Leaves that touch all along when they are laid on one another, arched so that they carry the load well short of flat.
-  const [load, seat] = [given.number('load'), given.number('seat')];
-  const sag = load / handbookEstimate(stepped, seat / 3, SPRING_STEEL_E).rate;
-  const curvature = (8 * 1.4 * sag) / (given.number('front') + given.number('rear')) ** 2;
-  const nested = nestedCurvatures(
-    curvature,
-    stepped.map((leaf) => leaf.thickness),
-  );
-  const pack: Pack = {
-    leaves: stepped.map((leaf, k) => ({ ...leaf, curvature: nested[k]! })),
-    clamp: seat < 2 ? { kind: 'bolt' } : { kind: 'seat', length: seat, shape: 'flat' },
-    ...{ youngs: SPRING_STEEL_E, eyeOffset: { front: 0, rear: 0 }, friction: 0 },
-  };
-  try {
-    const solver = new PackSolver(pack, undefined, { settled: 1e-4, divisions: 8 });
-    return rateOnRollers(solver, load, solver.onRollers(load));
-  } catch (error) {
-    if (error instanceof CoreError) return null;
-    throw error;
-  }
-}
 
 export const LEAF_SUMS: readonly Sum[] = [
   {
@@ -104,13 +58,11 @@ export const LEAF_SUMS: readonly Sum[] = [
       if (given.number('full') > count) throw new CoreError('bad-input', 'full', 'no more than there are leaves');
       const { rate, shapeFactor } = rateOf(given, count);
       const more = rateOf(given, count + 1).rate;
-      const model = modelRate(given, count);
       const load = given.number('load');
       const inertia = leafInertia(given.number('width'), given.number('thickness'));
       return {
         figures: [
           { label: 'rate', value: rate, dimension: 'rate' },
-          ...(model === null ? [] : [{ label: 'by the contact model', value: model, dimension: 'rate' as const }]),
           { label: 'with one such leaf more', value: more, dimension: 'rate' },
           { label: 'gives under that load', value: load / rate, dimension: 'length' },
           { label: 'one leaf more holds up, by its rate alone', value: load / rate - load / more, dimension: 'length' },
@@ -124,6 +76,11 @@ export const LEAF_SUMS: readonly Sum[] = [
           `k = 2 × ${SPRING_STEEL_E} × ΣI × SF × (a + b)/(a²b²) = ${n(rate)} N/mm`,
         ],
       };
+    },
+    model: async (given) => {
+      const { modelRate } = await import('./packModel');
+      const value = modelRate(given, Math.round(given.number('count')));
+      return value === null ? [] : [{ label: 'by the contact model', value, dimension: 'rate' }];
     },
     draw: (given) => {
       const [a, b] = [given.number('front'), given.number('rear')];

@@ -74,6 +74,8 @@ export interface Sum {
   silent: string;
   /** @throws CoreError naming the field that is wrong */
   answer(input: SumInput): SumAnswer;
+  /** Figures of a heavier model to stand beside the answer; its program is fetched when the sum is opened. */
+  model?(input: SumInput): Promise<SumFigure[]>;
   /** What it is of, to scale. */
   draw?(input: SumInput): Picture;
 }

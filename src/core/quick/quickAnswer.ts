@@ -3,7 +3,7 @@ import { requireNumber } from '../errors';
 import { GRAVITY, SPRING_STEEL_E } from '../material/steel';
 import { eyeOffset } from '../mechanics/leafpack/eyes';
 import { handbookEstimate } from '../mechanics/leafpack/handbook';
-import { camberFromCurvature, chordUnderCamber, curvatureFromCamber } from '../mechanics/leafpack/pack';
+import { camberFromCurvature, chordUnderCamber, curvatureFromCamber } from '../mechanics/leafpack/arc';
 import { lipOverBaseOf } from '../sheet/loads';
 import { ASSUMED } from '../suspension/longitudinalLeaf/assumed';
 import { type Change, type LeafAxleInput, type LeafInput } from '../suspension/longitudinalLeaf/input';

@@ -5,12 +5,8 @@ import { central } from '../prediction/lines';
 import { LONGITUDINAL_LEAF } from '../suspension/longitudinalLeaf/kind';
 import { SIDES } from '../vehicle/side';
 import { type LeafAxleInput, type Change } from '../suspension/longitudinalLeaf/input';
-import {
-  camberFromCurvature,
-  chordUnderCamber,
-  curvatureFromCamber,
-  nestedCurvatures,
-} from '../mechanics/leafpack/pack';
+import { camberFromCurvature, chordUnderCamber, curvatureFromCamber } from '../mechanics/leafpack/arc';
+import { nestedCurvatures } from '../mechanics/leafpack/pack';
 import { ASSUMED } from '../suspension/longitudinalLeaf/assumed';
 import {
   blockEstimate,

@@ -12,7 +12,7 @@ import { laidOut, VehicleBody, Wheels } from '../drawing/VehicleSketch';
 import { sketchedAxles } from '../frame/VehicleHead';
 import { useQuantityText } from '../measured/Quantity';
 import { type Typed } from '../measured/TypedField';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { ASK_RULES } from './askRules';
 import { type ItemDraft } from './LoadFields';
 

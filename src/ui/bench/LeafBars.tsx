@@ -3,7 +3,7 @@ import { fit } from '../drawing/scale';
 import { ScaleBar } from '../drawing/ScaleBar';
 import { useWidth } from '../drawing/useWidth';
 import { useLengthText } from '../measured/Figure';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 
 interface Props {
   leaves: readonly PartLeaf[];

@@ -20,7 +20,7 @@ import { type BenchLeaf, type BenchPack, type BenchStep } from '@/core/bench/ben
 import { useWidth } from '../drawing/useWidth';
 import { ScaleBar } from '../drawing/ScaleBar';
 import { fit } from '../drawing/scale';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { LeafSizes, LeafStrip, type BenchScale } from './LeafStrip';
 
 interface Props {

@@ -6,7 +6,7 @@ import { ScaleBar } from '../drawing/ScaleBar';
 import { spread } from '../drawing/spread';
 import { useRoom } from '../drawing/useRoom';
 import { useLengthText } from '../measured/Figure';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 
 interface Props {
   pack: BenchPack;

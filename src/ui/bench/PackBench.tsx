@@ -16,7 +16,7 @@ import { type Extent } from '../drawing/scale';
 import { Dock, Stage, Workbench } from '../frame/Workbench';
 import { Length, useLengthText } from '../measured/Figure';
 import { PackUnderLoad } from '../spring/PackUnderLoad';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { DifferenceTable } from './DifferenceTable';
 import { LeafRows } from './LeafRows';
 import { LeavesApart } from './LeavesApart';

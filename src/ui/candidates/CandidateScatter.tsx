@@ -3,7 +3,7 @@ import { useCallback } from 'react';
 import { type Ranked } from '@/core/selection/search';
 import { Chart } from '../chart/Chart';
 import { figureAxis, type ChartInk, type ChartOption } from '../chart/ink';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { stateIn } from './CandidateTable';
 
 interface Props {

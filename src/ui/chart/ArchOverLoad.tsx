@@ -1,7 +1,7 @@
 'use client';
 import { useCallback } from 'react';
 import { fromCore } from '@/core/units/units';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { Chart } from './Chart';
 import { chartLine, figureAxis, wasNowLegend, type ChartInk, type ChartOption } from './ink';
 

@@ -4,7 +4,7 @@ import { GridComponent, LegendComponent, MarkAreaComponent, MarkLineComponent } 
 import * as echarts from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { type ChartInk, type ChartOption } from './ink';
 
 echarts.use([

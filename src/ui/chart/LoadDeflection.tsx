@@ -2,7 +2,7 @@
 import { useCallback } from 'react';
 import { type CurvePoint } from '@/core/prediction/central';
 import { fromCore } from '@/core/units/units';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { Chart } from './Chart';
 import { chartLine, figureAxis, wasNowLegend, type ChartInk, type ChartOption } from './ink';
 

@@ -7,7 +7,7 @@ import { decimalText } from '@/core/units/format';
 import { Marked } from '../controls/Mark';
 import { Length, PlusMinus, useLengthText } from '../measured/Figure';
 import { useWords } from '../measured/Quantity';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { isBeside, type Binding, type PlanMend } from './bindings';
 
 interface Props {

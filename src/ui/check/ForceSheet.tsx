@@ -5,7 +5,7 @@ import { type ForcePlace } from '@/core/travel/forceOverTravel';
 import { fromCore } from '@/core/units/units';
 import { Chart } from '../chart/Chart';
 import { chartLine, figureAxis, wasNowLegend, type ChartInk, type ChartOption } from '../chart/ink';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { END_NAMES, LIMITER_NAMES } from './limiterNames';
 import { firstOf, type Travel } from './useTravel';
 

@@ -12,7 +12,7 @@ import { ScaleBar } from '../drawing/ScaleBar';
 import { spread } from '../drawing/spread';
 import { useRoom } from '../drawing/useRoom';
 import { useLengthText } from '../measured/Figure';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { AxleFromBehind, partsOf } from './AxleFromBehind';
 import { END_NAMES, LIMITER_NAMES } from './limiterNames';
 import { firstOf, type Travel } from './useTravel';

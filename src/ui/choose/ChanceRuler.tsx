@@ -3,7 +3,7 @@ import { type Reach } from '@/core/prediction/ledger';
 import { Z90 } from '@/core/estimate/estimate';
 import { useWidth } from '../drawing/useWidth';
 import { useLengthText } from '../measured/Figure';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 
 interface Props {
   /** As it stands, and as it is foretold, mm: heights, or changes from 0. */

@@ -1,5 +1,4 @@
 'use client';
-import { Input } from 'antd';
 import { useId } from 'react';
 
 interface Props {
@@ -20,6 +19,7 @@ export function TextField({ label, spoken, value, most, rows = 1, required = fal
   const id = useId();
   const common = {
     id,
+    className: 'words-field',
     value,
     maxLength: most,
     'aria-label': spoken ?? label,
@@ -31,7 +31,7 @@ export function TextField({ label, spoken, value, most, rows = 1, required = fal
         {label}
         {required ? <span className="needed"> needed</span> : null}
       </label>
-      {rows > 1 ? <Input.TextArea rows={rows} {...common} /> : <Input {...common} />}
+      {rows > 1 ? <textarea rows={rows} {...common} /> : <input type="text" autoComplete="off" {...common} />}
     </div>
   );
 }

@@ -4,7 +4,7 @@ import { type ReactNode } from 'react';
 import { hungEye, type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
 import { type PointId } from '@/core/measure/points';
 import { useLengthText } from '../measured/Figure';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { Dimension, LevelDimension } from './Dimension';
 import { fit, type Extent, type Scale } from './scale';
 import { ScaleBar } from './ScaleBar';

@@ -1,6 +1,6 @@
 'use client';
 import { useLengthText } from '../measured/Figure';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { fit } from './scale';
 import { ScaleBar } from './ScaleBar';
 import { useWidth } from './useWidth';

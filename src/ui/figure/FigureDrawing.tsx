@@ -7,7 +7,7 @@ import { fit, type Extent } from '../drawing/scale';
 import { useRoom } from '../drawing/useRoom';
 import { fieldKey, pointName, sameField, spokenField, type FieldAt } from '../measure/fields';
 import { lowerFirst } from '../measure/missingText';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { dimensionText } from './dimensionText';
 import { TOUCH, type DimensionMark, type Figure } from './marks';
 import { type Values } from './values';

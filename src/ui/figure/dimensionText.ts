@@ -1,4 +1,4 @@
-import { type UnitView } from '@/contracts/units';
+import { type UnitView } from '@/contracts/unitView';
 import { pointOf, type PointId } from '@/core/measure/points';
 import { decimalText, fractionText, quantityText } from '@/core/units/format';
 

@@ -1,14 +1,15 @@
 'use client';
-import { Modal } from 'antd';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { STATIONS } from '@/contracts/stationNames';
 
 /** Whether a key belongs to what has the focus: a field, a list, a slider. */
 const typesInto = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
-  target.closest('input, textarea, select, [contenteditable=true], [role=slider], [role=combobox], [role=dialog]') !==
-    null;
+  target.closest(
+    'input, textarea, select, dialog, [contenteditable=true], [role=slider], [role=combobox], [role=dialog]',
+  ) !== null;
 
 /** What works on every screen. */
 export const KEYS: readonly (readonly [string, string])[] = [
@@ -23,11 +24,11 @@ export const KEYS: readonly (readonly [string, string])[] = [
 /** Keys that work on every screen: digits go to the stations of a job. @param jobId of the job on the screen */
 export function Keys({ jobId }: { jobId?: string | undefined }) {
   const router = useRouter();
-  const [shown, setShown] = useState(false);
+  const map = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || typesInto(event.target)) return;
-      if (event.key === '?') setShown(true);
+      if (event.key === '?') map.current?.showModal();
       if (event.key === '/') {
         event.preventDefault();
         const search = document.querySelector<HTMLInputElement>('[role=search] input');
@@ -41,9 +42,17 @@ export function Keys({ jobId }: { jobId?: string | undefined }) {
     return () => document.removeEventListener('keydown', down);
   }, [router, jobId]);
   return (
-    <Modal open={shown} onCancel={() => setShown(false)} footer={null} title="Keys" width={520}>
+    <dialog ref={map} className="sheet key-map" aria-label="Keys">
+      <header className="sheet-head">
+        <h2>Keys</h2>
+        <form method="dialog">
+          <button className="act quiet">Close</button>
+        </form>
+      </header>
       <p>
-        <a href="/guide">One job told with pictures: the guide</a>
+        <Link href="/guide" prefetch={false}>
+          One job told with pictures: the guide
+        </Link>
       </p>
       <dl className="keys">
         {KEYS.map(([key, does]) => (
@@ -65,6 +74,6 @@ export function Keys({ jobId }: { jobId?: string | undefined }) {
             ))
           : null}
       </dl>
-    </Modal>
+    </dialog>
   );
 }

@@ -9,8 +9,9 @@ import { useReady } from './useReady';
 interface Props {
   title: string;
   note: string;
-  people: readonly Person[];
-  person: string;
+  /** Who may be at work here; nobody on a screen that belongs to no shop. */
+  people?: readonly Person[];
+  person?: string;
   /** The tape at the edge; a screen outside a job only leads back to the Board. */
   tape?: ReactNode;
   /** The page itself never scrolls on a tablet or larger; what is long scrolls inside itself. */
@@ -28,8 +29,8 @@ interface Props {
 export function PageFrame({
   title,
   note,
-  people,
-  person,
+  people = [],
+  person = '',
   tape = <StationTape />,
   fixed = false,
   jobId,

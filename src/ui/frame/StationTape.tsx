@@ -41,7 +41,7 @@ export function StationTape({ jobId, states, current }: Props) {
   const main = (id: string) => id === current || id === 'measure' || id === 'build' || id === 'handbook';
   return (
     <nav className={all ? 'tape all' : 'tape'} aria-label={jobId ? 'Stations of this job' : 'Gravelwort'}>
-      <Link className="mark" href="/">
+      <Link className="mark" href="/" prefetch={false}>
         GRAVELWORT
       </Link>
       <ol>

@@ -1,11 +1,11 @@
 'use client';
-import { Popover, Select } from 'antd';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { type Person } from '@/contracts/person';
-import { CHOSEN_DIMENSIONS, INCH_VIEW, METRIC_VIEW, UNIT_CHOICES, type ChosenDimension } from '@/contracts/units';
+import { CHOSEN_DIMENSIONS, INCH_VIEW, METRIC_VIEW, UNIT_CHOICES, type ChosenDimension } from '@/contracts/unitView';
 import { Chips } from '../controls/Chips';
-import { useView } from '../theme/Providers';
+import { Drop } from '../controls/Drop';
+import { useView } from '../theme/View';
 
 const NAMES: Record<ChosenDimension, string> = {
   length: 'lengths',
@@ -24,16 +24,21 @@ export function Tools({ people, person }: { people: readonly Person[]; person: s
   return (
     <div className="tools">
       {people.length > 0 ? (
-        <Select
+        <select
+          className="words-field person"
           aria-label="At work"
           value={person}
-          popupMatchSelectWidth={false}
-          options={people.map((p) => ({ value: p.id, label: p.name }))}
-          onChange={(id) => {
-            document.cookie = `gravelwort-person=${id}; path=/; max-age=31536000; samesite=strict`;
+          onChange={(event) => {
+            document.cookie = `gravelwort-person=${event.target.value}; path=/; max-age=31536000; samesite=strict`;
             router.refresh();
           }}
-        />
+        >
+          {people.map((p) => (
+            <option key={p.id} value={p.id}>
+              {p.name}
+            </option>
+          ))}
+        </select>
       ) : null}
       <div className="wide-only">
         <Chips
@@ -46,41 +51,33 @@ export function Tools({ people, person }: { people: readonly Person[]; person: s
           onPick={(id) => setUnits(id === 'in' ? INCH_VIEW : METRIC_VIEW)}
         />
       </div>
-      <Popover
-        trigger="click"
-        placement="bottomRight"
-        content={
-          <div className="unit-choices" role="group" aria-label="Units and light">
-            {CHOSEN_DIMENSIONS.map((dimension) => (
-              <Chips
-                key={dimension}
-                label={NAMES[dimension]}
-                shown
-                options={UNIT_CHOICES[dimension].map((id) => ({
-                  id: id as string,
-                  name: id === 'in' ? 'in 1/16' : id,
-                }))}
-                value={units[dimension]}
-                onPick={(unit) => setUnits({ ...units, [dimension]: unit })}
-              />
-            ))}
+      <Drop says="view…">
+        <div className="unit-choices" role="group" aria-label="Units and light">
+          {CHOSEN_DIMENSIONS.map((dimension) => (
             <Chips
-              label="Light"
+              key={dimension}
+              label={NAMES[dimension]}
               shown
-              options={[
-                { id: 'day', name: 'day' },
-                { id: 'night', name: 'night' },
-              ]}
-              value={dark ? 'night' : 'day'}
-              onPick={(light) => setDark(light === 'night')}
+              options={UNIT_CHOICES[dimension].map((id) => ({
+                id: id as string,
+                name: id === 'in' ? 'in 1/16' : id,
+              }))}
+              value={units[dimension]}
+              onPick={(unit) => setUnits({ ...units, [dimension]: unit })}
             />
-          </div>
-        }
-      >
-        <button type="button" className="act quiet">
-          view…
-        </button>
-      </Popover>
+          ))}
+          <Chips
+            label="Light"
+            shown
+            options={[
+              { id: 'day', name: 'day' },
+              { id: 'night', name: 'night' },
+            ]}
+            value={dark ? 'night' : 'day'}
+            onPick={(light) => setDark(light === 'night')}
+          />
+        </div>
+      </Drop>
       <Link className="act quiet help" href="/guide" aria-label="Guide" title="Guide and keys" prefetch={false}>
         ?
       </Link>

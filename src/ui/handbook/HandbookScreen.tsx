@@ -1,20 +1,19 @@
 'use client';
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
-import { type Person } from '@/contracts/person';
 import { findByFigure, findSums, SUMS } from '@/core/handbook/sums';
 import { findTerms } from '@/core/handbook/terms';
 import { TextField } from '../controls/TextField';
 import { PageFrame } from '../frame/PageFrame';
 import { StationTape } from '../frame/StationTape';
-import { BackToJob } from './BackToJob';
 import { SumSheet } from './SumSheet';
-import { BushTable, DrillTable, ThreadTables } from './Tables';
+import { type TableId } from './TableSheet';
 import { useNetwork } from './useNetwork';
-import { KeyTable, LimitTable, SchoolTable, TermTable } from './Words';
 
-// Only when it is asked for.
-const QRCode = dynamic(() => import('antd').then((antd) => antd.QRCode), { ssr: false });
+// Only when they are asked for.
+const TableSheet = dynamic(() => import('./TableSheet').then((table) => table.TableSheet));
+const QRCode = dynamic(() => import('@rc-component/qrcode').then((code) => code.QRCodeSVG), { ssr: false });
+const BackToJob = dynamic(() => import('./BackToJob').then((back) => back.BackToJob));
 
 const TABLES = [
   {
@@ -32,20 +31,18 @@ const TABLES = [
     words: 'rules of practice opinion schools reasons new u-bolts pairs',
   },
   { id: 'keys', title: 'Keys', words: 'keyboard shortcuts' },
-] as const;
+] as const satisfies readonly { id: TableId; title: string; words: string }[];
 
 /** The job that a sum was opened from, as it stands in the address. */
 const JOB = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 interface Props {
-  people: readonly Person[];
-  person: string;
   /** What stood in the address when the page was asked for. */
   asked: Readonly<Record<string, string>>;
 }
 
 /** The trade's sums and tables; everything typed stands in the address, so that it opens the same anywhere. */
-export function HandbookScreen({ people, person, asked }: Props) {
+export function HandbookScreen({ asked }: Props) {
   const [given, setGiven] = useState(asked);
   const [search, setSearch] = useState('');
   const [copied, setCopied] = useState<'' | 'address' | 'text'>('');
@@ -99,14 +96,7 @@ export function HandbookScreen({ people, person, asked }: Props) {
     void navigator.clipboard.writeText(text).then(() => setCopied(what));
   };
   return (
-    <PageFrame
-      title="Handbook"
-      note={network.words}
-      people={people}
-      person={person}
-      tape={<StationTape current="handbook" />}
-      fixed
-    >
+    <PageFrame title="Handbook" note={network.words} tape={<StationTape current="handbook" />} fixed>
       <div className="handbook">
         <nav className="sheet handbook-list" aria-label="Sums">
           <TextField label="Find by any word or figure" most={80} value={search} onChange={setSearch} />
@@ -148,15 +138,7 @@ export function HandbookScreen({ people, person, asked }: Props) {
               onText={(id, text) => put({ ...given, sum: open.id, [id]: text })}
             />
           ) : (
-            <>
-              {table!.id === 'threads' ? <ThreadTables /> : null}
-              {table!.id === 'drills' ? <DrillTable /> : null}
-              {table!.id === 'bushes' ? <BushTable /> : null}
-              {table!.id === 'terms' ? <TermTable search={given.find ?? ''} /> : null}
-              {table!.id === 'limits' ? <LimitTable /> : null}
-              {table!.id === 'schools' ? <SchoolTable /> : null}
-              {table!.id === 'keys' ? <KeyTable /> : null}
-            </>
+            <TableSheet id={table!.id} find={given.find ?? ''} />
           )}
           {open && JOB.test(given.job ?? '') ? <BackToJob job={given.job!} title={open.title} /> : null}
           <div className="acts no-print">
@@ -182,7 +164,7 @@ export function HandbookScreen({ people, person, asked }: Props) {
           </div>
           {code ? (
             <figure className="sheet code">
-              <QRCode value={code} type="svg" size={220} bordered={false} />
+              <QRCode value={code} size={220} marginSize={2} />
               <figcaption className="muted small">{code}</figcaption>
             </figure>
           ) : null}

@@ -5,7 +5,7 @@ import { ScaleBar } from '../drawing/ScaleBar';
 import { fit, pathOf, type Scale } from '../drawing/scale';
 import { useWidth } from '../drawing/useWidth';
 import { useLengthText } from '../measured/Figure';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 
 const INK: Record<Ink, string> = {
   ink: 'var(--ink)',

@@ -1,5 +1,5 @@
 'use client';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { CoreError } from '@/core/errors';
 import { type Picture } from '@/core/handbook/picture';
 import { stepped } from '@/core/handbook/step';
@@ -12,7 +12,7 @@ import { Marked } from '../controls/Mark';
 import { Length } from '../measured/Figure';
 import { Quantity, useWords } from '../measured/Quantity';
 import { TypedField } from '../measured/TypedField';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { PictureDrawing } from './PictureDrawing';
 
 interface Props {
@@ -31,7 +31,8 @@ export function SumSheet({ sum, texts, onText }: Props) {
     return { field, text, value: read.kind === 'ok' ? read.value : null };
   });
   const text = JSON.stringify([fields.map((f) => [f.field.id, f.text, f.value]), texts]);
-  const { answer, picture, wrong } = useMemo((): {
+  const { input, answer, picture, wrong } = useMemo((): {
+    input: SumInput | null;
     answer: SumAnswer | null;
     picture: Picture | null;
     wrong: CoreError | null;
@@ -42,22 +43,24 @@ export function SumSheet({ sum, texts, onText }: Props) {
         options.some((o) => o.id === texts[id]) ? texts[id]! : options[0]!.id,
       ]),
     );
-    if (fields.some((f) => f.value === null)) return { answer: null, picture: null, wrong: null };
+    if (fields.some((f) => f.value === null)) return NOTHING;
     try {
       const input = new SumInput(
         Object.fromEntries(fields.map((f) => [f.field.id, f.value!])),
         Object.fromEntries(fields.map((f) => [f.field.id, f.text])),
         chosen,
       );
-      return { answer: sum.answer(input), picture: sum.draw?.(input) ?? null, wrong: null };
+      return { input, answer: sum.answer(input), picture: sum.draw?.(input) ?? null, wrong: null };
     } catch (error) {
-      if (error instanceof CoreError) return { answer: null, picture: null, wrong: error };
+      if (error instanceof CoreError) return { ...NOTHING, wrong: error };
       throw error;
     }
     // The texts say all that goes in.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [sum, text]);
-  const [lead, ...more] = answer?.figures ?? [];
+  const beside = useModel(sum, input);
+  const [lead, ...rest] = answer?.figures ?? [];
+  const more = [...beside, ...rest];
   const nameOf = (id: string) => [...sum.fields, ...(sum.choices ?? [])].find((f) => f.id === id)?.label ?? id;
   return (
     <section className="sheet sum" aria-label={sum.title}>
@@ -170,6 +173,26 @@ export function SumSheet({ sum, texts, onText }: Props) {
       </div>
     </section>
   );
+}
+
+const NOTHING = { input: null, answer: null, picture: null, wrong: null };
+
+/** What the heavier model of a sum says of this input, once it has. */
+function useModel(sum: Sum, input: SumInput | null): readonly SumFigure[] {
+  const [said, setSaid] = useState<{ of: SumInput; figures: readonly SumFigure[] } | null>(null);
+  useEffect(() => {
+    if (!input || !sum.model) return;
+    let gone = false;
+    void sum.model(input).then(
+      (figures) => !gone && setSaid({ of: input, figures }),
+      // Its program could not be fetched: the answer stands without it.
+      () => undefined,
+    );
+    return () => {
+      gone = true;
+    };
+  }, [sum, input]);
+  return said && said.of === input ? said.figures : [];
 }
 
 /** When each thing is begun, once the day of the work is picked. */

@@ -1,5 +1,5 @@
 import { Marked } from '../controls/Mark';
-import { ApiProblem } from './api';
+import { ApiProblem } from './ApiProblem';
 
 /** A refusal or failure in words, where it happened. */
 export function ProblemNote({ problem }: { problem: unknown }) {

@@ -1,18 +1,5 @@
-import { conflictSchema, problemSchema, type Conflict, type Problem } from '@/contracts/problem';
-
-/** A problem the server named. */
-export class ApiProblem extends Error {
-  constructor(readonly problem: Problem) {
-    super(problem.message);
-    this.name = 'ApiProblem';
-  }
-
-  /** Set when somebody else was faster. */
-  get conflict(): Conflict | undefined {
-    if (this.problem.code !== 'conflict') return undefined;
-    return conflictSchema.safeParse(this.problem.detail).data;
-  }
-}
+import { conflictSchema, problemSchema, type Problem } from '@/contracts/problem';
+import { ApiProblem } from './ApiProblem';
 
 const json = (body: unknown) => ({
   headers: { 'Content-Type': 'application/json' },
@@ -57,6 +44,12 @@ async function send<T>(path: string, init: RequestInit): Promise<T> {
   }
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return answer as T;
-  const problem = problemSchema.safeParse(answer);
-  throw new ApiProblem(problem.data ?? { code: 'server', message: `The server answered ${response.status}.` });
+  const problem: Problem = problemSchema.safeParse(answer).data ?? {
+    code: 'server',
+    message: `The server answered ${response.status}.`,
+  };
+  throw new ApiProblem(
+    problem,
+    problem.code === 'conflict' ? conflictSchema.safeParse(problem.detail).data : undefined,
+  );
 }

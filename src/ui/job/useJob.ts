@@ -4,7 +4,8 @@ import { useEffect } from 'react';
 import { readingKey, type DayRow, type NewReading, type ReadingRow } from '@/contracts/reading';
 import { type JobView } from '@/contracts/job';
 import { type Conflict } from '@/contracts/problem';
-import { ApiProblem, call } from './api';
+import { call } from './api';
+import { ApiProblem } from './ApiProblem';
 
 type Place = Pick<NewReading, 'point' | 'side' | 'leafId' | 'stateId' | 'phase'>;
 

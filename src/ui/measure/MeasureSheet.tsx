@@ -18,7 +18,7 @@ import { type JobHandle } from '../job/useJob';
 import { Length } from '../measured/Figure';
 import { focusField } from '../measured/MeasuredInput';
 import { PadContext } from '../measured/PadDock';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { useMedia } from '../theme/useMedia';
 import { AssumedSheet } from './AssumedSheet';
 import { type Assumptions } from './assumptions';

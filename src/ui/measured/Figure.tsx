@@ -1,7 +1,7 @@
 'use client';
 import { isSkewed, type Reach } from '@/core/prediction/ledger';
 import { decimalText, fractionSpoken, inchFraction } from '@/core/units/format';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 
 interface Props {
   /** Core value in mm. */

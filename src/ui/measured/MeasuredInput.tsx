@@ -1,17 +1,19 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { Marked } from '../controls/Mark';
-import { Input, type InputRef } from 'antd';
 import { useContext, useEffect, useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { echoText, quantityText } from '@/core/units/format';
 import { inView, shownText } from '@/core/units/inView';
 import { parseMeasured, type FieldRule, type Reading } from '@/core/units/parse';
 import { type UnitId } from '@/core/units/units';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { Clock } from './Clock';
-import { DockedPad } from './DockedPad';
-import { Keypad } from './Keypad';
 import { PadContext } from './PadDock';
 import { useMeasuredField, type SaveTyped, type StoredText } from './useMeasuredField';
+
+// Fetched where a field has a pad.
+const DockedPad = dynamic(() => import('./DockedPad').then((pad) => pad.DockedPad));
+const Keypad = dynamic(() => import('./Keypad').then((pad) => pad.Keypad), { ssr: false });
 
 const UNIT_SIGN: Partial<Record<UnitId, string>> = { deg: '°', count: '', price: '', thread: '' };
 
@@ -111,7 +113,7 @@ export function MeasuredInput(props: Props) {
   const { keypad, units, setKeypad } = useView();
   const rule = inView(props.rule, units);
   const [focused, setFocused] = useState(false);
-  const input = useRef<InputRef>(null);
+  const input = useRef<HTMLInputElement>(null);
   const field = useMeasuredField({ own: props.rule, shown: rule }, stored, draft, onSave, onClear, doubt);
   const { text, parsed, dirty, error, question, clash, locked, replaced } = field;
   const wrong = Boolean(error ?? question ?? clash ?? locked);
@@ -128,7 +130,7 @@ export function MeasuredInput(props: Props) {
     enter();
   };
   const enter = () => {
-    const here = input.current?.input;
+    const here = input.current;
     if (!field.commit()) return;
     if (onEntered) onEntered();
     else if (here) focusNext(here);
@@ -141,12 +143,12 @@ export function MeasuredInput(props: Props) {
         {required ? <span className="needed"> needed</span> : null}
       </label>
       <div className="entry">
-        <Input
+        <input
           ref={input}
+          type="text"
           id={id}
           inputMode={keypad || dock ? 'none' : 'text'}
           data-measured={anchor ?? ''}
-          variant="borderless"
           value={text}
           autoComplete="off"
           aria-label={spoken ?? label}
@@ -218,7 +220,9 @@ export function MeasuredInput(props: Props) {
       {locked ? (
         <div className="note" role="group" aria-label="Correction">
           <p>{locked.why}</p>
-          <Input
+          <input
+            type="text"
+            className="words-field"
             aria-label="Reason of the correction"
             placeholder="reason"
             value={reason}

@@ -1,8 +1,8 @@
 'use client';
-import { type ChosenDimension } from '@/contracts/units';
+import { type ChosenDimension } from '@/contracts/unitView';
 import { decimalText } from '@/core/units/format';
 import { fromCore } from '@/core/units/units';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { useLengthText } from './Figure';
 
 /** A mass, rate, torque, pressure or distance as plain text in the unit the person wants. */

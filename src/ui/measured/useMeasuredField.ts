@@ -4,7 +4,7 @@ import { type Conflict } from '@/contracts/problem';
 import { plainText, shownText } from '@/core/units/inView';
 import { parseMeasured, type FieldRule, type Parsed, type Reading } from '@/core/units/parse';
 import { type UnitId } from '@/core/units/units';
-import { ApiProblem } from '../job/api';
+import { ApiProblem } from '../job/ApiProblem';
 import { useKept } from './useKept';
 
 export type Version = Conflict['version'] | null;

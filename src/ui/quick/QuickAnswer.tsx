@@ -14,7 +14,7 @@ import { Quantity } from '../measured/Quantity';
 import { TypedField, type Typed } from '../measured/TypedField';
 import { useKept } from '../measured/useKept';
 import { usePrediction } from '../prediction/usePrediction';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { carryToJob, type QuickDraft, type QuickField } from './carry';
 
 /** Outcomes drawn for the band of a quick answer. */

@@ -7,7 +7,7 @@ import { StationTape } from '../frame/StationTape';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
 import { useLengthText } from '../measured/Figure';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { FileSheet } from './FileSheet';
 import { availability, partPrice, sizesText } from './partText';
 import { PartGlyph } from './PartGlyph';

@@ -6,7 +6,7 @@ import { LeafStroke, leafThick } from '../drawing/LeafStroke';
 import { fit, pathOf, type Extent, type Scale } from '../drawing/scale';
 import { ScaleBar } from '../drawing/ScaleBar';
 import { useRoom } from '../drawing/useRoom';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 
 interface Props {
   old: SpringFigure | null;

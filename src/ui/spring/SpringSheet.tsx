@@ -11,7 +11,7 @@ import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { Slider } from '../controls/Slider';
 import { Length, useLengthText } from '../measured/Figure';
-import { useView } from '../theme/Providers';
+import { useView } from '../theme/View';
 import { PackUnderLoad } from './PackUnderLoad';
 import { useSpring } from './useSpring';
 import { Quantity, useWords } from '../measured/Quantity';

@@ -1,4 +1,4 @@
-import { chordUnderCamber, curvatureFromCamber } from './pack';
+import { chordUnderCamber, curvatureFromCamber } from './arc';
 
 /** Eye forms and how they set the eye centre against the main leaf. */
 export const EYE_FORMS = ['upturned', 'berlin', 'downturned'] as const;

@@ -1,16 +1,8 @@
 import fc from 'fast-check';
 import { CoreError } from '../../errors';
 import { SPRING_STEEL_E } from '../../material/steel';
-import {
-  camberFromCurvature,
-  checkPack,
-  curvatureFromCamber,
-  placeByLength,
-  type Leaf,
-  type Pack,
-  tracedCurve,
-  chordUnderCamber,
-} from './pack';
+import { camberFromCurvature, curvatureFromCamber, chordUnderCamber } from './arc';
+import { checkPack, placeByLength, type Leaf, type Pack, tracedCurve } from './pack';
 import { PackSolver } from './solve';
 
 const leaf: Leaf = { front: 600, rear: 650, width: 70, thickness: 8, curvature: 1 / 2000 };

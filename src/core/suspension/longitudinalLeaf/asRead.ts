@@ -1,12 +1,6 @@
 import { type Drawn } from '../../estimate/tree';
-import {
-  curvatureFromCamber,
-  flatWithin,
-  nestsOf,
-  withinMain,
-  type Clip,
-  type Leaf,
-} from '../../mechanics/leafpack/pack';
+import { curvatureFromCamber, flatWithin } from '../../mechanics/leafpack/arc';
+import { nestsOf, withinMain, type Clip, type Leaf } from '../../mechanics/leafpack/pack';
 import { type NestedPack } from './calibrate';
 import { type PackInput, type SpringInput } from './input';
 

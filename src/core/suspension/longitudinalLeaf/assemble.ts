@@ -9,7 +9,8 @@ import {
   type SpringInput,
 } from './input';
 import { type Side, SIDES } from '../../vehicle/side';
-import { chordUnderCamber, withinMain } from '../../mechanics/leafpack/pack';
+import { chordUnderCamber } from '../../mechanics/leafpack/arc';
+import { withinMain } from '../../mechanics/leafpack/pack';
 import { type Estimate } from '../../estimate/estimate';
 import { fuelDiffers } from '../../vehicle/likeWithLike';
 import { GRAVITY } from '../../material/steel';

@@ -1,7 +1,7 @@
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { finish } from '../../finish';
 import { assemble } from './assemble';
-import { chordUnderCamber, camberFromCurvature } from '../../mechanics/leafpack/pack';
+import { chordUnderCamber, camberFromCurvature } from '../../mechanics/leafpack/arc';
 import { draw } from '../../estimate/tree';
 import { type LeafAxleInput, type Change } from './input';
 import { LeafSideModel } from './sideModel';

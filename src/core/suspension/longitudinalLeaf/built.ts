@@ -1,14 +1,6 @@
 import { CoreError } from '../../errors';
-import {
-  chordUnderCamber,
-  curvatureFromCamber,
-  flatWithin,
-  nestedCurvatures,
-  placeByLength,
-  withinMain,
-  type Leaf,
-  type Pack,
-} from '../../mechanics/leafpack/pack';
+import { chordUnderCamber, curvatureFromCamber, flatWithin } from '../../mechanics/leafpack/arc';
+import { nestedCurvatures, placeByLength, withinMain, type Leaf, type Pack } from '../../mechanics/leafpack/pack';
 import { curvatureOfArch } from '../../mechanics/leafpack/eyes';
 import { SPRING_STEEL_E } from '../../material/steel';
 import { mainLeafAboveHub, wedgeNoseUp, type Stack } from '../../mechanics/stack/stack';

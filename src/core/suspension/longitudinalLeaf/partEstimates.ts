@@ -1,5 +1,5 @@
 import { type Estimate } from '../../estimate/estimate';
-import { chordUnderCamber } from '../../mechanics/leafpack/pack';
+import { chordUnderCamber } from '../../mechanics/leafpack/arc';
 import { ASSUMED } from './assumed';
 
 /** Whether a part lies measured in the hand, or is known from shelf or catalogue only. */

@@ -7,7 +7,7 @@ import { fit, type Scale } from '../../drawing/scale';
 import { ScaleBar } from '../../drawing/ScaleBar';
 import { useRoom } from '../../drawing/useRoom';
 import { useLengthText } from '../../measured/Figure';
-import { useView } from '../../theme/Providers';
+import { useView } from '../../theme/View';
 import { strandShapes } from './coilFigures';
 
 interface Standing {

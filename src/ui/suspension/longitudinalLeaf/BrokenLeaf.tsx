@@ -16,7 +16,7 @@ import { type JobHandle } from '../../job/useJob';
 import { useSend } from '../../job/useSend';
 import { Length, useLengthText } from '../../measured/Figure';
 import { usePrediction } from '../../prediction/usePrediction';
-import { useView } from '../../theme/Providers';
+import { useView } from '../../theme/View';
 import { Quantity } from '../../measured/Quantity';
 
 const ROW = 46;

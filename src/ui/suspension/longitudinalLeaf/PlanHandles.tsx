@@ -8,7 +8,7 @@ import { type PlanHandle } from '../../choose/usePlan';
 import { PullHandle } from '../../drawing/PullHandle';
 import { type Scale } from '../../drawing/scale';
 import { spread } from '../../drawing/spread';
-import { useView } from '../../theme/Providers';
+import { useView } from '../../theme/View';
 
 interface Props {
   view: JobView;

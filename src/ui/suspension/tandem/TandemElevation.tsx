@@ -8,7 +8,7 @@ import { fit, type Scale } from '../../drawing/scale';
 import { ScaleBar } from '../../drawing/ScaleBar';
 import { useRoom } from '../../drawing/useRoom';
 import { useQuantityText } from '../../measured/Quantity';
-import { useView } from '../../theme/Providers';
+import { useView } from '../../theme/View';
 import { pairPieces } from './pairShapes';
 
 interface Props {

@@ -2,13 +2,11 @@ import '@fontsource/barlow-condensed/500.css';
 import '@fontsource/barlow-condensed/600.css';
 import '@fontsource/jetbrains-mono/500.css';
 import '@fontsource/jetbrains-mono/700.css';
-import { AntdRegistry } from '@ant-design/nextjs-registry';
-import { type Metadata } from 'next';
 import { cookies } from 'next/headers';
 import { type ReactNode } from 'react';
 import { viewOfPerson } from '@/server/pages';
-import { Providers } from '@/ui/theme/Providers';
 import { TOKENS_CSS } from '@/ui/theme/tokens';
+import { ViewProvider } from '@/ui/theme/View';
 import '@/ui/theme/tokens.css';
 import '@/ui/theme/words.css';
 import '@/ui/theme/page.css';
@@ -25,24 +23,21 @@ import '@/ui/theme/check.css';
 import '@/ui/theme/handbook.css';
 import '@/ui/theme/narrow.css';
 
-export const metadata: Metadata = { title: 'Gravelwort', description: 'Predict and prove ride height' };
-
-export default async function Layout({ children }: { children: ReactNode }) {
+/** The document of every screen: its light, its units and its styles are there with the first paint. */
+export async function Shell({ children }: { children: ReactNode }) {
   const kept = await cookies();
   const dark = kept.get('gravelwort-theme')?.value === 'dark';
-  const { units, zone } = await viewOfPerson();
   const keypad = kept.get('gravelwort-keypad')?.value;
+  const { units, zone } = await viewOfPerson();
   return (
     <html lang="en" data-theme={dark ? 'dark' : 'light'}>
       <head>
         <style>{TOKENS_CSS}</style>
       </head>
       <body>
-        <AntdRegistry>
-          <Providers dark={dark} units={units} zone={zone} keypad={keypad === undefined ? null : keypad === 'on'}>
-            {children}
-          </Providers>
-        </AntdRegistry>
+        <ViewProvider first={{ units, zone, dark, keypad: keypad === undefined ? null : keypad === 'on' }}>
+          {children}
+        </ViewProvider>
       </body>
     </html>
   );

@@ -9,12 +9,18 @@ const WANTED: Record<ChangeKind, number> = {
   ...{ stopPad: 2, stopCut: 0, shocks: 2, ubolts: 4, line: 1 },
 };
 
+/** What is easily fitted wrong, said where it is bought. Common practice. */
+const ALIKE: Partial<Record<ChangeKind, string>> = {
+  stopPad: ', both sides alike, tab the way the old one lay',
+  shocks: ', as a pair',
+};
+
 /** What a plan takes, to buy or to make, for both sides. Nothing for what is taken out. */
 export function planParts(kind: KindId, changes: readonly ChangeRow[]): { what: string; wanted: number }[] {
   // Whose springs are changed all at once stands on two axles.
   const axles = takes(kind, 'springs') ? 2 : 1;
   return changes.flatMap((change) => {
     const wanted = 'height' in change && change.height === 0 ? 0 : axles * WANTED[change.kind];
-    return wanted === 0 ? [] : [{ what: changeText(change).slice(0, 120), wanted }];
+    return wanted === 0 ? [] : [{ what: `${changeText(change)}${ALIKE[change.kind] ?? ''}`.slice(0, 120), wanted }];
   });
 }

@@ -128,7 +128,9 @@ function given(id: string, texts: Record<string, string>, choices: Record<string
       return [field, read.kind === 'ok' ? read.value : read.kind === 'ask' ? read.options[0]!.value : NaN];
     }),
   );
-  return new SumInput(values, texts, choices);
+  const { fields, choices: asked = [] } = sumNamed(id);
+  const chosen = Object.fromEntries(asked.map((c) => [c.id, choices[c.id] ?? c.options[0]!.id]));
+  return new SumInput(values, { ...Object.fromEntries(fields.map((f) => [f.id, f.example])), ...texts }, chosen);
 }
 const answered = (...[id, texts, choices]: Parameters<typeof given>) =>
   sumNamed(id)
@@ -170,6 +172,14 @@ test('a coupling held high moves load between two axles that no rocker joins', (
   });
   expect(rear! - front!).toBeCloseTo(1802 / 9.80665, 0);
   expect(6 * 2 * shift!).toBeCloseTo(rear! - front!, 6);
+});
+
+// By hand: 140 N·m / (0.2 · 14 mm) = 50 kN; 6 · 50 kN · 0.16 · 69.5 mm = 3,336 N·m; 0.8 · 720 kg · 9.80665 · 355 mm = 2,005 N·m.
+test('wheel nuts hold by friction, a lock nut’s own torque comes on top or out of the figure', () => {
+  expect(answered('wheelnuts', {}, { condition: 'dry' })[0]).toBeCloseTo(3336 / 2005.3, 3);
+  expect(answered('wheelnuts', { torque: '70 N·m' }, { condition: 'dry' })[0]).toBeCloseTo(3336 / 2005.3 / 2, 3);
+  expect(answered('locknut', {}, { means: 'seat' }).slice(0, 2)).toEqual([94_000, 85_000]);
+  expect(answered('locknut', {}, { means: 'whole' }).slice(0, 2)).toEqual([85_000, 76_000]);
 });
 
 test('damping goes by the root of the rate', () => {

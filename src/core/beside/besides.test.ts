@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { worstFirst } from '../verdict';
 import { besideRows, type BesideFacts, type BesideItem, type Besides } from './besides';
 import { type BesideRead } from './readRow';
+import { shaftEnds } from './shaft';
+import { hubDrop } from '../travel/hubTravel';
 
 const DEGREE = Math.PI / 180;
 const NO_FACTS: BesideFacts = { lift: null, noseUp: undefined, hangs: null, up: null, rate: null };
@@ -134,6 +136,23 @@ test('the shaft from hanging to the stop: a right triangle by hand, apart where 
   expect(row('shaftTravel', { ...read, slipOut: 30, slipIn: 40 }, facts, {}, 'rear')).toMatchObject({ state: 'look' });
   expect(row('shaftTravel', { ...read, slipOut: 60, jointMost: 10 * DEGREE }, facts, {}, 'rear').text).toContain(
     'a joint bends 12.0° and binds at 10.0°',
+  );
+});
+
+test('on the ruler: the sliding joint lets go where its length runs out, and nothing stands there that nobody read', () => {
+  const read = { outputSlope: 0, shaftSlope: 0, pinionSlope: 0, shaftLength: 1200 };
+  const of = { position: 'rear' as const, noseUp: undefined };
+  expect(shaftEnds(read, of, hubDrop(0))).toEqual([]);
+  // By hand: √(1200² + d²) − 1200 = 20 at d = 220; a joint bends 10° at 1200 · sin 10° = 208.
+  const ends = shaftEnds({ ...read, slipOut: 20, jointMost: 10 * DEGREE }, of, hubDrop(40));
+  expect(ends.map(({ id }) => id)).toEqual(['jointBinds', 'slipApart']);
+  for (const [k, by] of [208.4, 220].entries()) expect(Math.abs(ends[k]!.at - by)).toBeLessThanOrEqual(1);
+  fc.assert(
+    fc.property(fc.integer({ min: 5, max: 60 }), fc.integer({ min: -60, max: 60 }), (slipOut, sits) => {
+      const at = (out: number) =>
+        shaftEnds({ ...read, shaftSlope: 0.1, slipOut: out }, of, hubDrop(sits))[0]?.at ?? 999;
+      expect(at(slipOut + 10)).toBeGreaterThanOrEqual(at(slipOut));
+    }),
   );
 });
 

@@ -1,5 +1,6 @@
 import { drivelineAfter, jointAngles, slipNeeded } from '../driveline/joints';
 import { type DrivelinePoint } from '../sheet/driveline';
+import { hubDrop, type HubDrop } from '../travel/hubTravel';
 import { unread, waits, type BesideRead, type ReadRow } from './readRow';
 
 /** What of the travel the shaft follows, mm of the axle under its frame from where it stood when it was read. */
@@ -17,11 +18,45 @@ const SLIP_MARGIN = 10;
 /** Where nobody knows how far a joint bends: steeper than this its yokes are looked at, rad. Chosen. */
 const LOOK_AT = 15 * DEGREE;
 const PLACES = 9;
+/** As far as the hub is followed either way for the shaft, in such steps, mm. */
+const FOLLOWED = { most: 400, step: 1 };
 /** Sine of the steepest that a shaft is reckoned at. Chosen: any joint binds long before. */
 const STEEPEST = 0.8;
 
 const degrees = (rad: number): string => `${(rad / DEGREE).toFixed(1)}°`;
 const READ = ['outputSlope', 'shaftSlope', 'pinionSlope', 'shaftLength'] as const satisfies readonly DrivelinePoint[];
+
+export const SHAFT_ENDS = ['slipApart', 'slipBottoms', 'jointBinds'] as const;
+export type ShaftEndId = (typeof SHAFT_ENDS)[number];
+/** Where the hub stands when the shaft gives no more. */
+export interface ShaftEnd {
+  id: ShaftEndId;
+  at: HubDrop;
+}
+
+/**
+ * Where on the hub's travel the sliding joint comes apart or bottoms and a joint binds: the nearest place either way from where it sits.
+ * Nothing for what was not read, or is not met. @param sits as planned
+ */
+export function shaftEnds(read: BesideRead, { position, noseUp }: Pick<ShaftOf, 'position' | 'noseUp'>, sits: HubDrop) {
+  const { outputSlope: output, shaftSlope: shaft, pinionSlope: pinion, shaftLength: length } = read;
+  if (output === undefined || shaft === undefined || pinion === undefined || length === undefined) return [];
+  const nose = (position === 'rear' ? 1 : -1) * (noseUp ?? 0);
+  const now = { output, shaft, pinion };
+  const ends = new Map<ShaftEndId, ShaftEnd>();
+  const met = (id: ShaftEndId, at: number) => ends.has(id) || ends.set(id, { id, at: hubDrop(at) });
+  for (let away = 0; away <= FOLLOWED.most; away += FOLLOWED.step)
+    for (const at of away === 0 ? [sits] : [sits + away, sits - away]) {
+      if (Math.abs(length * Math.sin(shaft) + at) >= length * STEEPEST) continue;
+      const slip = slipNeeded(now, at, length);
+      if (read.slipOut !== undefined && slip > read.slipOut) met('slipApart', at);
+      if (read.slipIn !== undefined && -slip > read.slipIn) met('slipBottoms', at);
+      if (read.jointMost === undefined) continue;
+      const { front, rear } = jointAngles(drivelineAfter(now, at, nose, length));
+      if (Math.max(front, rear) > read.jointMost) met('jointBinds', at);
+    }
+  return [...ends.values()];
+}
 
 /** Whether the sliding joint stays together and no joint binds from hanging to the stop: a shaft that comes apart or locks lets go at once. */
 export function shaftTravelRow(read: BesideRead, of: ShaftOf): ReadRow<'shaftTravel'> {

@@ -42,6 +42,14 @@ const known = (answer: Answer | ((item: SafetyItem) => Answer), more: Partial<Kn
 const row = (rows: ReturnType<typeof mustFit>, item: FitItem) => rows.find((r) => r.item === item);
 const state = (item: FitItem, w: Work, f: SolvedFacts | null, k: Known) => row(mustFit(w, f, k), item)?.state;
 
+test('a shaft whose slope is past reckoning is told at its row; the others stand', () => {
+  const driveline = { outputSlope: 1.4, shaftSlope: 0.1, pinionSlope: 0, shaftLength: 1200 };
+  const rows = mustFit(work(SHACKLE), facts(), known('ok', { driven: true, driveline }));
+  expect(row(rows, 'driveline')).toMatchObject({ state: 'look' });
+  expect(row(rows, 'driveline')!.text).toContain('do not go together');
+  expect(row(rows, 'steering')!.state).toBe('fits');
+});
+
 test('one row that nobody looked at keeps a plan from being called good', () => {
   const low = facts({ travel: travel(2) });
   expect(allFit(mustFit(work(SHACKLE), low, known('ok')))).toBe(true);

@@ -1,3 +1,4 @@
+import { CoreError } from '../errors';
 import { fitItems, type Answer, type SafetyItem } from '../procedure/safety';
 import { ENDS_BELOW, type HubTravel, type SpringPlace } from '../travel/hubTravel';
 import { limitersOfBoth, NO_FITTINGS, withStruck, type Fittings, type Struck, type TravelRead } from '../travel/limits';
@@ -212,8 +213,16 @@ function sensed(lift: number | null): string {
 /** The shaft's joints where they were read. */
 function drivelineRow(lift: number, noseUp: number | undefined, known: Known): FitVerdict | null {
   if (!known.driven || !known.driveline) return null;
-  const state = drivelineState(known.driveline, lift, noseUp ?? 0, known.position);
-  return state && drivelineVerdict(state);
+  try {
+    const state = drivelineState(known.driveline, lift, noseUp ?? 0, known.position);
+    return state && drivelineVerdict(state);
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error;
+    return {
+      ...{ item: 'driveline', state: 'look' },
+      text: `Slopes and length of the shaft do not go together (${error.message}): read them again.`,
+    };
+  }
 }
 
 function movedRows(work: Work, lift: number, noseUp: number | undefined, known: Known): FitVerdict[] {

@@ -25,7 +25,7 @@ const CONDITION_NAMES: Record<Condition, string> = {
   antiSeize: 'anti-seize',
   threadLocker: 'thread locker',
 };
-const condition = (id: string, label: string): SumChoice => ({
+export const condition = (id: string, label: string): SumChoice => ({
   id,
   label,
   options: CONDITIONS.map((c) => ({ id: c, name: CONDITION_NAMES[c] })),
@@ -37,8 +37,8 @@ const grade: SumChoice = {
 };
 const thread = { id: 'thread', label: 'Thread', rule: THREAD_RULE, example: 'M14 x 1.5' };
 const torque = { id: 'torque', label: 'Torque', rule: TORQUE_READING_RULE, example: '110 N·m' };
-const kN = (newton: number): string => `${n(newton / 1000)} kN`;
-const Nm = (value: number): string => `${n(value / 1000)} N·m`;
+export const kN = (newton: number): string => `${n(newton / 1000)} kN`;
+export const Nm = (value: number): string => `${n(value / 1000)} N·m`;
 
 export const BOLT_SUMS: readonly Sum[] = [
   {

@@ -5,6 +5,7 @@ import { HOLE_SUMS } from './holes';
 import { JOB_SUMS } from './job';
 import { LEAF_SUMS } from './leaves';
 import { SPRING_SUMS } from './springs';
+import { NUT_SUMS } from './nuts';
 import { type Sum } from './sum';
 import { parseThread } from '../thread/thread';
 import { parseMeasured, type FieldRule } from '../units/parse';
@@ -17,6 +18,7 @@ import { WHEEL_SUMS } from './wheels';
 export const SUMS: readonly Sum[] = [
   ...[
     BOLT_SUMS,
+    NUT_SUMS,
     UBOLT_SUMS,
     HOLE_SUMS,
     LEAF_SUMS,
@@ -57,7 +59,7 @@ export function findByFigure(search: string): Found[] {
     return field ? [{ sum, texts: { [field]: text } }] : [];
   };
   if (parseThread(text).kind === 'ok' && !/^\d+(\/\d+)?$/.test(text))
-    return ['torque', 'clamp', 'ubolt', 'length', 'pilot'].flatMap((id) => put(id, 'thread'));
+    return ['torque', 'clamp', 'ubolt', 'length', 'pilot', 'locknut'].flatMap((id) => put(id, 'thread'));
   if (parseMeasured(text, TORQUE_READING_RULE).kind === 'ok')
     return ['units', 'range', 'crowfoot'].flatMap((id) => put(id, 'torque'));
   const length = parseMeasured(text, lengthRule(0, 20_000));

@@ -4,6 +4,7 @@ import { besidesOf } from '@/contracts/besides';
 import { type JobView } from '@/contracts/job';
 import { BUSH_ITEMS } from '@/core/beside/bushes';
 import { BUSH_TYPE_IDS, BUSH_TYPES } from '@/core/bush/types';
+import { locatedRow } from '@/core/beside/located';
 import { type BesideItem } from '@/core/beside/besides';
 import { type BesidePoint, type ReadRow } from '@/core/beside/readRow';
 import { BUSH_PLACE_IDS, BUSH_PLACES, type BushPlace } from '@/core/sheet/bushes';
@@ -37,6 +38,7 @@ export function HeldSheet({ job, planned, rows }: Props) {
   const { problem, run } = useSend();
   const [place, setPlace] = useState<BushPlace>('front');
   const { bushes, stack, read } = besidesOf(planned);
+  const now = besidesOf({ ...planned, plan: { ...planned.plan, changes: [] } }).stack;
   const bushRows = rows.filter((row) => row.item !== 'joints');
   const say = (answer: 'ok' | 'none') =>
     void run(() =>
@@ -60,6 +62,9 @@ export function HeldSheet({ job, planned, rows }: Props) {
             or stands on a face lets the axle walk.
           </p>
           <BesideRows rows={rows.filter((row) => row.item === 'joints')} />
+          {now && JSON.stringify(now) !== JSON.stringify(stack) ? (
+            <p className="muted small">As it stands now: {locatedRow(read, now).text || 'not read.'}</p>
+          ) : null}
           <StackSection stack={stack} read={read} />
           <div className="read-here">
             <div>

@@ -1,4 +1,5 @@
 'use client';
+import Link from 'next/link';
 import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
 import { dampingChange } from '@/core/travel/damping';
 import { bestMount, rankShocks } from '@/core/travel/shockChoice';
@@ -84,15 +85,22 @@ export function ShocksSheet({ travel, onTake }: { travel: Travel; onTake: (shock
         </div>
       )}
       <Moved travel={travel} />
-      <Damped rate={travel.rate} />
+      <Damped rate={travel.rate} job={travel.planned.id} />
       <p className="muted small">Eyes, stems and bolts must match, and a stiffer spring wants more rebound damping.</p>
     </Sheet>
   );
 }
 
 /** What the plan's rate does to shocks that stay as they are. */
-function Damped({ rate }: { rate: Travel['rate'] }) {
+function Damped({ rate, job }: { rate: Travel['rate']; job: string }) {
   if (!rate) return null;
+  const perMm = (value: number) => `${value.toFixed(1)} N/mm`;
+  const asked = new URLSearchParams({ sum: 'damping', job, was: perMm(rate.was), now: perMm(rate.will) });
+  const share = (
+    <Link href={`/handbook?${asked.toString()}`} prefetch={false}>
+      With its maker’s force: the share of critical
+    </Link>
+  );
   const change = dampingChange(rate.was, rate.will);
   const percent = Math.abs(Math.round(100 * change));
   const rates = (
@@ -100,12 +108,17 @@ function Damped({ rate }: { rate: Travel['rate'] }) {
       <Quantity value={rate.was} of="rate" digits={1} /> → <Quantity value={rate.will} of="rate" digits={1} /> a side
     </>
   );
-  if (percent < 3) return <p className="muted">Rate {rates}: shocks that damped it well go on doing so.</p>;
+  if (percent < 3)
+    return (
+      <p className="muted">
+        Rate {rates}: shocks that damped it well go on doing so. {share}
+      </p>
+    );
   return (
     <p>
       {change < -MUCH ? <Marked kind="look">rate</Marked> : 'Rate'} {rates}: the same shocks damp {percent} %{' '}
       {change < 0 ? 'less' : 'more'} of what is critical.{' '}
-      {change < -MUCH ? 'It will bounce on longer: firmer ones.' : ''}
+      {change < -MUCH ? 'It will bounce on longer: firmer ones.' : ''} {share}
     </p>
   );
 }

@@ -14,7 +14,7 @@ import { useRoom } from '../drawing/useRoom';
 import { useLengthText } from '../measured/Figure';
 import { useView } from '../theme/View';
 import { AxleFromBehind, partsOf } from './AxleFromBehind';
-import { END_NAMES, LIMITER_NAMES } from './limiterNames';
+import { END_NAMES, LIMITER_NAMES, SHAFT_END_NAMES } from './limiterNames';
 import { firstOf, type Travel } from './useTravel';
 
 interface Props {
@@ -70,6 +70,12 @@ export function TravelStage({ view, travel, states, stateName }: Props) {
       name: END_NAMES[end.id],
       at: end.at,
       state: states[end.id] ?? 'end',
+    })),
+    ...travel.shaft.map(({ id, at }): Tick => ({
+      key: id,
+      name: SHAFT_END_NAMES[id],
+      at,
+      state: states.shaftTravel ?? 'end',
     })),
     ...travel.taut.map(({ item, at }): Tick => ({
       key: item,

@@ -1,3 +1,4 @@
+import { type ShaftEndId } from '@/core/beside/shaft';
 import { type SpringEndId } from '@/core/suspension/kind';
 import { type LimiterId } from '@/core/travel/limits';
 
@@ -17,4 +18,10 @@ export const END_NAMES: Record<SpringEndId, string> = {
   shackleFlat: 'shackle lies flat',
   coilBind: 'coil solid',
   coilLoose: 'coil loose',
+};
+
+export const SHAFT_END_NAMES: Record<ShaftEndId, string> = {
+  slipApart: 'shaft comes apart',
+  slipBottoms: 'shaft bottoms',
+  jointBinds: 'shaft’s joint binds',
 };

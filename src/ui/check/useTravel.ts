@@ -7,6 +7,7 @@ import { type ChangeRow } from '@/contracts/plan';
 import { assembledOf } from '@/contracts/sheet';
 import { factsOf } from '@/core/fit/work';
 import { besideRows } from '@/core/beside/besides';
+import { shaftEnds } from '@/core/beside/shaft';
 import { besideFacts, lineRows, struckAs, travelRows, type Known } from '@/core/fit/mustFit';
 import { type AxlePrediction } from '@/core/suspension/registry';
 import { asItStands, hubDrop, TODAY, worstTravel, type HubDrop, type HubTravel } from '@/core/travel/hubTravel';
@@ -114,6 +115,8 @@ export function useTravel(view: JobView, changes: readonly ChangeRow[], stateId:
     const after = travelOf(known, sits.will, travel, fittings);
     const before = travelOf(known, sits.was, travel && asItStands(travel), NO_FITTINGS);
     const limiters = limitersOfBoth(known.travel!.read, fittings);
+    const besides = besidesOf(planned, known.heaviest);
+    const beside = besideFacts(facts, known);
     return {
       ...{ planned, assembled, known, facts, sits, travel, fittings, after, before, limiters, refused },
       /** Of a spring at its wheel in the picked load, before and after; null while it is not solved. */
@@ -122,7 +125,15 @@ export function useTravel(view: JobView, changes: readonly ChangeRow[], stateId:
       /** Load on one spring over its hub's travel; null while it is not solved. */
       force: forceIn(prediction),
       /** Bushes, joints of the stack, how it stands on its wheels: every row, read or not. */
-      beside: besideRows(besidesOf(planned, known.heaviest), known.position, besideFacts(facts, known)),
+      beside: besideRows(besides, known.position, beside),
+      /** Where the drive shaft gives no more, in the picked load. */
+      shaft: besides.driven
+        ? shaftEnds(
+            besides.read,
+            { position: known.position, noseUp: beside.noseUp },
+            hubDrop(Math.min(sits.will.left, sits.will.right)),
+          )
+        : [],
       /** Where each measured line comes taut, the slack that the plan gives it added. */
       taut: known.survey.flatMap((a) =>
         a.slack === null

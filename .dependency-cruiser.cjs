@@ -28,7 +28,7 @@ module.exports = {
     core('vehicle', 'material/'),
     core('sheet', 'units/', 'vehicle/', 'thread/', 'estimate/', 'material/'),
     core('mechanics', 'material/'),
-    core('fastener', 'estimate/', 'thread/', 'units/'),
+    core('fastener', 'estimate/', 'thread/', 'units/', 'material/'),
     core('travel', 'sheet/', 'vehicle/', 'material/', 'suspension/kind'),
     core('driveline', 'sheet/', 'mechanics/'),
     core('bush'),
@@ -66,6 +66,7 @@ module.exports = {
       'fastener/',
       'material/',
       'thread/',
+      'travel/hubTravel',
       'mechanics/stack/',
     ),
     core(

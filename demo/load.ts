@@ -148,6 +148,7 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
     (fn) => fn(tx),
     id,
     { id: newId(), planVersion: 2, coreVersion: CORE_VERSION },
+    {},
     demo.truth.seed,
   );
   for (const item of ['frameHeld', 'axleHeld', 'wheelsChocked', 'springSlack', 'hoseSlack'])
@@ -193,6 +194,7 @@ async function foretellAnew(tx: Tx, seed: number, number: number): Promise<void>
     (fn) => fn(tx),
     jobId,
     { id: idOf(number, 0xe00 + predictions.length), planVersion: plan.version, coreVersion: CORE_VERSION },
+    {},
     seed,
   );
   console.log(`      job ${number} foretold anew by core ${CORE_VERSION}`);

@@ -196,7 +196,19 @@ export const planSchema = z.object({
   changes: z.array(changeSchema),
 });
 
-export const planEditSchema = z.object({ version: z.number().int(), changes: z.array(changeSchema).max(20) });
+/** Where real packs end: as many leaves as one that is measured may have. */
+const MOST_LEAVES = 20;
+
+export const planEditSchema = z.object({
+  version: z.number().int(),
+  changes: z
+    .array(changeSchema)
+    .max(20)
+    .refine(
+      (changes) => changes.every((c) => c.kind !== 'pack' || c.leaves.length <= MOST_LEAVES),
+      `A pack has ${MOST_LEAVES} leaves at most.`,
+    ),
+});
 export type PlanEdit = z.infer<typeof planEditSchema>;
 
 /** A school of the trade as a shop keeps to it, or as it was chosen for one job. */

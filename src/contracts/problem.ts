@@ -14,6 +14,8 @@ export class ProblemError extends Error {
   constructor(
     readonly status: number,
     readonly problem: Problem,
+    /** When it is worth trying again, s. */
+    readonly retryAfter?: number,
   ) {
     super(problem.message);
     this.name = 'ProblemError';

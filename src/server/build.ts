@@ -32,11 +32,11 @@ export async function answerSafety(
 }
 
 /** Everything that must fit, solved anew from the readings as they stand; never taken from the browser or from an older solve. */
-async function fitNow(view: JobView): Promise<FitRow[]> {
+async function fitNow(view: JobView, asker: string): Promise<FitRow[]> {
   const assembled = assembledOf(view);
   if (lacksOf(assembled.input).length > 0) return fitRows(view, null, assembled);
   try {
-    const prediction = await solveCentral(assembled.input);
+    const prediction = await solveCentral(assembled.input, { who: asker });
     return fitRows(view, factsOf(prediction), assembled);
   } catch (error) {
     if (!(error instanceof ProblemError) || error.problem.code !== 'unsolvable') throw error;
@@ -72,7 +72,7 @@ export async function startBuild(tx: Tx, jobAxleId: string, overrideReason: stri
       field: unanswered[0] ?? '',
       detail: unanswered,
     });
-  const wrong = blocking(await fitNow(view));
+  const wrong = blocking(await fitNow(view, tx.person));
   if (wrong.length > 0)
     throw new ProblemError(422, {
       code: 'does-not-fit',
@@ -88,7 +88,7 @@ export async function startBuild(tx: Tx, jobAxleId: string, overrideReason: stri
 export async function goOnWith(tx: Tx, jobAxleId: string, given: NewDefect): Promise<JobView> {
   const view = await loadJob(tx, jobAxleId);
   if (view.defects.some((d) => d.id === given.id)) return view;
-  const row = unsettled(await fitNow(view)).find((r) => r.subject === given.subject);
+  const row = unsettled(await fitNow(view, tx.person)).find((r) => r.subject === given.subject);
   if (!row)
     throw new ProblemError(409, {
       code: 'fits-now',

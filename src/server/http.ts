@@ -1,7 +1,10 @@
 import { z } from 'zod';
 import { notFound, ProblemError, type Problem } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
+import { checkedJson, plainText, readJson, readText } from './body';
 import { inShop, PERSON_COOKIE, personFrom } from './context';
+import { problemOf } from './faults';
+import { type Asker } from './solverPool';
 
 const cookieOf = (request: Request, name: string): string | undefined =>
   request.headers
@@ -10,8 +13,11 @@ const cookieOf = (request: Request, name: string): string | undefined =>
     .find((pair) => pair.startsWith(`${name}=`))
     ?.slice(name.length + 1);
 
-const answer = (status: number, body: unknown): Response =>
-  Response.json(body, { status, headers: { 'Cache-Control': 'no-store' } });
+const answer = (status: number, body: unknown, retryAfter?: number): Response =>
+  Response.json(body, {
+    status,
+    headers: { 'Cache-Control': 'no-store', ...(retryAfter !== undefined && { 'Retry-After': String(retryAfter) }) },
+  });
 
 /** One way for every route: person, body, errors. The origin was checked at the door (src/proxy.ts). */
 export async function respond<S extends z.ZodType, T>(
@@ -21,7 +27,7 @@ export async function respond<S extends z.ZodType, T>(
 ): Promise<Response> {
   try {
     const person = personFrom(cookieOf(request, PERSON_COOKIE));
-    const body = schema ? await readBody(request, schema) : (undefined as z.output<S>);
+    const body = schema ? await readJson(request, schema) : (undefined as z.output<S>);
     return answer(200, await fn(body, person));
   } catch (error) {
     return failed(error);
@@ -30,36 +36,14 @@ export async function respond<S extends z.ZodType, T>(
 
 /** Answers with a problem in the one error shape. */
 function failed(error: unknown): Response {
-  if (error instanceof ProblemError) return answer(error.status, error.problem);
+  const told = problemOf(error);
+  if (told) return answer(told.status, told.problem, told.retryAfter);
   console.error(error);
   const problem: Problem = {
     code: 'server',
     message: 'The server could not do this just now. Nothing was saved; what you typed is still here. Try again.',
   };
   return answer(503, problem);
-}
-
-async function readBody<S extends z.ZodType>(request: Request, schema: S): Promise<z.output<S>> {
-  const text = await request.text();
-  if (text.length > 200_000) throw new ProblemError(413, { code: 'too-large', message: 'That is too large.' });
-  return checked(schema, text);
-}
-
-function checked<S extends z.ZodType>(schema: S, text: string): z.output<S> {
-  let json: unknown;
-  try {
-    json = JSON.parse(text);
-  } catch {
-    throw new ProblemError(400, { code: 'bad-json', message: 'The request is not readable JSON.' });
-  }
-  const parsed = schema.safeParse(json);
-  if (parsed.success) return parsed.data;
-  const issue = parsed.error.issues[0];
-  throw new ProblemError(400, {
-    code: 'bad-input',
-    message: issue?.message ?? 'Something in the request is not as it should be.',
-    field: issue?.path.join('.') ?? '',
-  });
 }
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
@@ -72,12 +56,15 @@ export const idRoute =
 
 /** The same for work that must not hold a transaction all the time: `fn` opens its own. */
 export const idRouteOutside =
-  <S extends z.ZodType, T>(schema: S | null, fn: (inTx: InTx, id: string, body: z.output<S>) => Promise<T>) =>
+  <S extends z.ZodType, T>(
+    schema: S | null,
+    fn: (inTx: InTx, id: string, body: z.output<S>, asker: Asker) => Promise<T>,
+  ) =>
   async (request: Request, { params }: IdContext): Promise<Response> => {
     const { id } = await params;
     return respond<S, T>(request, schema, async (body, person) => {
       if (!UUID.test(id)) throw notFound('This');
-      return fn((work) => inShop(person, work), id, body);
+      return fn((work) => inShop(person, work), id, body, { who: person, gone: request.signal });
     });
   };
 
@@ -112,7 +99,9 @@ export const formRoute =
       const form = await request.formData().catch(() => undefined);
       const file = form?.get('file');
       const given = formSchema.safeParse(
-        Object.fromEntries([...(form ?? [])].filter(([, v]) => typeof v === 'string')),
+        Object.fromEntries(
+          [...(form ?? [])].flatMap(([name, v]) => (typeof v === 'string' ? [[name, plainText(v)]] : [])),
+        ),
       );
       if (!(file instanceof Blob) || !given.success)
         throw new ProblemError(400, {
@@ -129,19 +118,11 @@ export const formRoute =
 
 /** A file of text sent as it is, of no more than `most` bytes. */
 export const fileRoute =
-  <T>(fn: (tx: Tx, text: string, query: URLSearchParams) => Promise<T>, most: number) =>
+  <T>(fn: (tx: Tx, text: string, query: URLSearchParams, gone: AbortSignal) => Promise<T>, most: number) =>
   (request: Request): Promise<Response> =>
     respond(request, null, async (_, person) => {
-      const tooLarge = () =>
-        new ProblemError(413, {
-          code: 'too-large',
-          message: `The file is larger than ${Math.round(most / 1e6)} MB. Split it.`,
-          field: 'file',
-        });
-      if (!(Number(request.headers.get('content-length') ?? NaN) <= most)) throw tooLarge();
-      const text = await request.text();
-      if (text.length > most) throw tooLarge();
-      return inShop(person, (tx) => fn(tx, text, new URL(request.url).searchParams));
+      const text = await readText(request, most, `The file is larger than ${Math.round(most / 1e6)} MB. Split it.`);
+      return inShop(person, (tx) => fn(tx, text, new URL(request.url).searchParams, request.signal));
     });
 
 /** Text as a file to keep. */
@@ -154,7 +135,7 @@ export const downloadRoute =
   async (request: Request): Promise<Response> => {
     try {
       const person = personFrom(cookieOf(request, PERSON_COOKIE));
-      const ask = checked(schema, new URL(request.url).searchParams.get('ask') ?? '{}');
+      const ask = checkedJson(schema, new URL(request.url).searchParams.get('ask') ?? '{}');
       const { name, text } = await inShop(person, (tx) => fn(tx, ask));
       return new Response(text, {
         headers: {

@@ -40,3 +40,29 @@ test('a picture cut off in the middle is refused, not half stored', async () => 
     problem: { code: 'no-picture' },
   });
 });
+
+test('only what a camera writes is read: a drawing that is a program, a film and a new codec are refused at once', async () => {
+  const svg = Buffer.from(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="9000" height="9000"><filter id="a"><feTurbulence baseFrequency="0.9" numOctaves="40"/></filter><rect width="9000" height="9000" filter="url(#a)"/></svg>`,
+  );
+  const gif = Buffer.from('R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7', 'base64');
+  const from = performance.now();
+  for (const file of [svg, gif])
+    await expect(developed(file)).rejects.toMatchObject({ problem: { code: 'no-picture' } });
+  // Drawn, the first takes half a minute.
+  expect(performance.now() - from).toBeLessThan(5000);
+  for (const kind of ['png', 'webp', 'tiff'] as const)
+    expect(await developed(await picture(60, 40).toFormat(kind).toBuffer())).toMatchObject({ width: 60 });
+});
+
+test('a picture of too many pixels is refused unread; of very many at once the last are turned away, none is half done', async () => {
+  const file = await picture(1200, 900).jpeg().toBuffer();
+  const all = await Promise.allSettled(Array.from({ length: 20 }, () => developed(file)));
+  const away = all.filter((one) => one.status === 'rejected');
+  expect(away).toHaveLength(6);
+  for (const one of away) expect(one.reason).toMatchObject({ status: 429, problem: { code: 'busy' } });
+  const wide = await sharp({ create: { width: 12_000, height: 8000, channels: 3, background: 'white' } })
+    .png()
+    .toBuffer();
+  await expect(developed(wide)).rejects.toMatchObject({ problem: { code: 'no-picture' } });
+});

@@ -5,6 +5,7 @@ import { type JobView } from '@/contracts/job';
 import { ProblemError } from '@/contracts/problem';
 import { insertPhoto } from '@/data/inspect';
 import { type InTx } from './http';
+import { Line } from './line';
 import { loadJob } from './jobs';
 
 /** Longest side of a stored picture, px. */
@@ -13,6 +14,19 @@ const LONGEST = 1600;
 export const LARGEST = 15_000_000;
 /** Pixels a file may unpack to; more is a mistake or an attack. */
 const MOST_PIXELS = 80_000_000;
+/** A picture takes a second; one that takes longer than this was made to, s. */
+const LONGEST_WORK = 15;
+/** Pictures worked on at once, each on one thread, and as many as may wait: the pages keep the rest of the machine. */
+const AT_ONCE = 2;
+const MAY_WAIT = 12;
+
+// Of all that the library reads only what a camera or a phone writes: no drawing that is a program, no film.
+sharp.block({ operation: ['VipsForeignLoad'] });
+sharp.unblock({
+  operation: ['Jpeg', 'Png', 'Webp', 'Tiff'].map((kind) => `VipsForeignLoad${kind}Buffer`),
+});
+sharp.concurrency(1);
+const line = new Line(AT_ONCE, MAY_WAIT);
 
 const refused = (status: number, code: string, message: string) =>
   new ProblemError(status, { code, message, field: 'file' });
@@ -23,8 +37,13 @@ export async function developed(
 ): Promise<{ jpeg: Buffer; width: number; height: number; sha256: string }> {
   if (file.length === 0) throw refused(400, 'empty-file', 'The file is empty.');
   if (file.length > LARGEST) throw refused(413, 'too-large', 'The picture is larger than 15 MB. Send a smaller one.');
+  return line.run(() => unpacked(file));
+}
+
+async function unpacked(file: Buffer) {
   try {
     const { data, info } = await sharp(file, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
+      .timeout({ seconds: LONGEST_WORK })
       .rotate()
       .resize({ width: LONGEST, height: LONGEST, fit: 'inside', withoutEnlargement: true })
       .flatten({ background: '#ffffff' })

@@ -11,6 +11,7 @@ import { insertLedgers, insertPrediction } from '@/data/plan';
 import { loadJob } from './jobs';
 import { solveInThread, STORED_SAMPLES } from './solve';
 import { type InTx } from './http';
+import { type Asker } from './solverPool';
 
 export interface PredictionRequest {
   id: string;
@@ -26,6 +27,7 @@ export async function storePrediction(
   inTx: InTx,
   jobAxleId: string,
   request: PredictionRequest,
+  asker: Asker = {},
   seed = randomInt(1, 2 ** 31 - 1),
 ): Promise<JobView> {
   if (request.coreVersion !== CORE_VERSION)
@@ -50,7 +52,7 @@ export async function storePrediction(
       message: 'Readings or changes are missing for this prediction.',
       detail: missing,
     });
-  const { prediction, bands } = await solveInThread(input, seed, STORED_SAMPLES);
+  const { prediction, bands } = await solveInThread(input, seed, STORED_SAMPLES, asker);
   return inTx(async (tx) => {
     const written = await insertPrediction(tx, {
       id: request.id,

@@ -1,6 +1,6 @@
 import { type Band } from '@/core/prediction/band';
 import { type AxleInput, type AxlePrediction } from '@/core/suspension/registry';
-import { SolverPool } from './solverPool';
+import { SolverPool, type Asker } from './solverPool';
 
 /** How many shops' worth of truth a stored band is drawn from. */
 export const STORED_SAMPLES = 20_000;
@@ -19,13 +19,13 @@ export interface SolveQuestion {
 const kept = globalThis as { gravelwortSolvers?: SolverPool<SolveQuestion, Solved> };
 
 /** Solves in a worker thread, away from the event loop. @throws ProblemError as `SolverPool` */
-export function solveInThread(input: AxleInput, seed: number, samples: number): Promise<Solved> {
+export function solveInThread(input: AxleInput, seed: number, samples: number, asker: Asker = {}): Promise<Solved> {
   const file = process.env.GRAVELWORT_WORKER;
   if (!file) throw new Error('GRAVELWORT_WORKER is not set; start with npm start.');
   kept.gravelwortSolvers ??= new SolverPool(file);
-  return kept.gravelwortSolvers.ask({ input, seed, samples });
+  return kept.gravelwortSolvers.ask({ input, seed, samples }, asker);
 }
 
 /** The middle answer alone, without bands and ranking. */
-export const solveCentral = async (input: AxleInput): Promise<AxlePrediction> =>
-  (await solveInThread(input, 1, 0)).prediction;
+export const solveCentral = async (input: AxleInput, asker: Asker = {}): Promise<AxlePrediction> =>
+  (await solveInThread(input, 1, 0, asker)).prediction;

@@ -57,6 +57,23 @@ test('readings that cannot be solved, a fault, a thread that dies and one that f
   expect(await problemOf(pool.ask({ act: 'refuse' }))).toBe('unsolvable');
   expect(await problemOf(pool.ask({ act: 'throw' }))).toBe('solver');
   expect(await problemOf(pool.ask({ act: 'die' }))).toBe('solver');
-  await expect(pool.ask({ ms: 5000 })).rejects.toThrow(/did not answer/);
+  await expect(pool.ask({ ms: 5000 })).rejects.toThrow(/found no end within/);
   expect(await pool.ask({ ms: 2 })).toBe(2);
+});
+
+test('who asks once has the next turn though another asked ten times; nobody may fill the line; what nobody waits for is ended', async () => {
+  open({ threads: 1, queue: 8, each: 3 });
+  const done: string[] = [];
+  const ask = (who: string, ms = 20) => pool.ask({ ms }, { who }).then(() => done.push(who));
+  const all = [ask('much', 100), ask('much'), ask('much'), ask('much'), ask('once')];
+  await expect(pool.ask({}, { who: 'much' })).rejects.toMatchObject({ status: 429, problem: { code: 'busy' } });
+  await Promise.all(all);
+  expect(done).toEqual(['much', 'once', 'much', 'much', 'much']);
+  const leaves = new AbortController();
+  const long = pool.ask({ ms: 60_000 }, { gone: leaves.signal });
+  const waits = pool.ask({ ms: 60_000 }, { gone: leaves.signal });
+  const after = pool.ask({ ms: 3 });
+  leaves.abort();
+  expect(await Promise.all([problemOf(long), problemOf(waits)])).toEqual(['gone', 'gone']);
+  expect(await after).toBe(3);
 });

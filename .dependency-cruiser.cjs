@@ -85,7 +85,7 @@ module.exports = {
       to: { dependencyTypes: ['npm', 'npm-dev', 'core'] },
     },
     only('contracts-on-core', 'src/contracts/', ['src/contracts/', 'src/core/']),
-    only('workers-wrap-core', 'src/workers/', ['src/workers/', 'src/core/']),
+    only('workers-wrap-core', 'src/workers/', ['src/workers/', 'src/core/', 'src/contracts/partsFile']),
     only('data-on-contracts', 'src/data/', ['src/data/', 'src/contracts/', 'src/core/']),
     only('server-on-data', 'src/server/', ['src/server/', 'src/data/', 'src/contracts/', 'src/core/']),
     only('ui-knows-no-server', 'src/ui/', ['src/ui/', 'src/contracts/', 'src/core/', 'src/workers/']),

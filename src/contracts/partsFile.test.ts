@@ -133,6 +133,15 @@ test('an unknown column is a fault, not a loss; so is a part that stands twice',
   ]);
 });
 
+test('two columns are read, an open quote swallows nothing in silence, of very many faults a hundred are told', () => {
+  expect(readPartsFile('kind,name\nstop,Stop of rubber\n').problems).toEqual([]);
+  expect(readPartsFile('kind,name\nstop,"Stop\nstop,B\nstop,C\n')).toEqual({
+    rows: [],
+    problems: [{ line: 2, column: '', reason: expect.stringMatching(/never closed/) as string }],
+  });
+  expect(readPartsFile(`kind,name\n${'spring,B\n'.repeat(5000)}`).problems).toHaveLength(100);
+});
+
 test('inches, decimal commas and a byte order mark are read', () => {
   const { rows, problems } = readPartsFile(`\uFEFF${fileOf({ ...block, height: '1 3/8 in', price: '12,50' })}`);
   expect(problems).toEqual([]);

@@ -12,6 +12,7 @@ import {
 } from '@/core/parts/kinds';
 import { parseMeasured, type FieldRule } from '@/core/units/parse';
 import { massRule, unsurprised } from '@/core/units/rules';
+import { csvFault, delimiterOf } from './csvShape';
 import { CONDITIONS, HOLDINGS, partEditSchema, type PartEdit, type ShelfItem, type ShelfLeaf } from './shelf';
 
 const OWN_DIMENSIONS = PART_DIMENSION_IDS.filter((id) => !(DERIVED as readonly string[]).includes(id));
@@ -60,8 +61,8 @@ const leafText = (leaf: ShelfLeaf): string =>
 const FORMULA = /^'*[=+\-@\t\r]/;
 const ESCAPED = /^'(?='*[=+\-@\t\r])/;
 
-/** Parts as CSV: what was typed stays as typed. */
-export const partsFile = (items: readonly ShelfItem[]): string =>
+/** Parts as CSV: what was typed stays as typed. @param header without it the lines go on under those written before */
+export const partsFile = (items: readonly ShelfItem[], header = true): string =>
   Papa.unparse(
     {
       fields: [...COLUMNS],
@@ -78,7 +79,7 @@ export const partsFile = (items: readonly ShelfItem[]): string =>
       }),
     },
     // A spreadsheet must not take a part's name for a formula.
-    { newline: '\n', escapeFormulae: FORMULA },
+    { newline: '\n', escapeFormulae: FORMULA, header },
   );
 
 export interface PartProblem {
@@ -93,6 +94,9 @@ export type FileRow = Omit<PartEdit, 'id' | 'version'> & { id: string | null; ve
 
 /** More rows than this are not one shop's shelf. */
 export const MOST_ROWS = 60_000;
+/** More faults than these nobody mends one by one. */
+const MOST_PROBLEMS = 100;
+const MOST_SIGNS = 10_000;
 
 /**
  * Reads a parts file. Every row is checked; each fault is named by its line, its column and the reason. Lengths without a unit are
@@ -101,7 +105,11 @@ export const MOST_ROWS = 60_000;
 export function readPartsFile(text: string): { rows: FileRow[]; problems: PartProblem[] } {
   const lines: number[] = [];
   let line = 1;
-  const { data, meta, errors } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+  const plain = text.replace(/^\uFEFF/, '');
+  const shape = csvFault(plain, { rows: MOST_ROWS, columns: 2 * COLUMNS.length, cell: MOST_SIGNS });
+  if (shape) return { rows: [], problems: [{ line: shape.line, column: '', reason: shape.reason }] };
+  const { data, meta, errors } = Papa.parse<Record<string, string>>(plain, {
+    delimiter: delimiterOf(plain),
     header: true,
     skipEmptyLines: false,
     transformHeader: (name) => name.trim(),
@@ -115,8 +123,6 @@ export function readPartsFile(text: string): { rows: FileRow[]; problems: PartPr
       problems.push({ line: 1, column: name, reason: `No column is called “${name}”; it would be lost.` });
   if (fields.length !== new Set(fields).size)
     problems.push({ line: 1, column: '', reason: 'A column stands twice in the header.' });
-  if (data.length > MOST_ROWS)
-    problems.push({ line: 1, column: '', reason: `A file holds ${MOST_ROWS} parts at most.` });
   if (problems.length > 0) return { rows: [], problems };
   // Cells may hold line breaks, so lines are counted as the file has them.
   for (const row of data) {
@@ -131,17 +137,18 @@ export function readPartsFile(text: string): { rows: FileRow[]; problems: PartPr
       problems.push({ line: lines[error.row ?? 0] ?? 1, column: '', reason: `${error.message}.` });
   const rows: FileRow[] = [];
   const ids = new Map<string, number>();
-  data.forEach((cells, i) => {
+  for (const [i, cells] of data.entries()) {
     const at = lines[i]!;
-    if (blank(cells)) return;
+    if (problems.length >= MOST_PROBLEMS) break;
+    if (blank(cells)) continue;
     const row = readRow(cells, at, problems);
-    if (!row) return;
+    if (!row) continue;
     if (row.id !== null && ids.has(row.id))
       problems.push({ line: at, column: 'id', reason: `The same part stands in line ${ids.get(row.id)} too.` });
     if (row.id !== null) ids.set(row.id, at);
     rows.push(row);
-  });
-  return { rows, problems: problems.toSorted((p, q) => p.line - q.line) };
+  }
+  return { rows, problems: problems.toSorted((p, q) => p.line - q.line).slice(0, MOST_PROBLEMS) };
 }
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ProblemError } from '@/contracts/problem';
+import { type ProblemError } from '@/contracts/problem';
 import { plainText, readJson, readText } from './body';
 import { problemOf } from './faults';
 

@@ -4,7 +4,7 @@ import { type Tx } from '@/data/client';
 import { checkedJson, plainText, readJson, readText } from './body';
 import { inShop, PERSON_COOKIE, personFrom } from './context';
 import { problemOf } from './faults';
-import { type Asker } from './solverPool';
+import { type Asker } from './threadPool';
 
 const cookieOf = (request: Request, name: string): string | undefined =>
   request.headers
@@ -118,26 +118,45 @@ export const formRoute =
 
 /** A file of text sent as it is, of no more than `most` bytes. */
 export const fileRoute =
-  <T>(fn: (tx: Tx, text: string, query: URLSearchParams, gone: AbortSignal) => Promise<T>, most: number) =>
+  <T>(fn: (inTx: InTx, text: string, query: URLSearchParams, asker: Asker) => Promise<T>, most: number) =>
   (request: Request): Promise<Response> =>
     respond(request, null, async (_, person) => {
       const text = await readText(request, most, `The file is larger than ${Math.round(most / 1e6)} MB. Split it.`);
-      return inShop(person, (tx) => fn(tx, text, new URL(request.url).searchParams, request.signal));
+      return fn((work) => inShop(person, work), plainText(text), new URL(request.url).searchParams, {
+        who: person,
+        gone: request.signal,
+      });
     });
 
-/** Text as a file to keep. */
+/** Text as a file to keep, sent piece by piece as it is made; a failure on the way breaks it off, so that half a file is never taken for a whole one. */
 export const downloadRoute =
   <S extends z.ZodType>(
     schema: S,
-    type: string,
-    fn: (tx: Tx, ask: z.output<S>) => Promise<{ name: string; text: string }>,
+    { type, name }: { type: string; name: string },
+    pieces: (tx: Tx, ask: z.output<S>) => AsyncGenerator<string>,
   ) =>
   async (request: Request): Promise<Response> => {
     try {
       const person = personFrom(cookieOf(request, PERSON_COOKIE));
       const ask = checkedJson(schema, new URL(request.url).searchParams.get('ask') ?? '{}');
-      const { name, text } = await inShop(person, (tx) => fn(tx, ask));
-      return new Response(text, {
+      const { readable, writable } = new TransformStream<string, string>();
+      const to = writable.getWriter();
+      const made = inShop(person, async (tx) => {
+        for await (const piece of pieces(tx, ask)) {
+          await to.ready;
+          await to.write(piece);
+        }
+      });
+      made
+        .then(
+          () => to.close(),
+          (error: unknown) => {
+            console.error(error);
+            return to.abort(error);
+          },
+        )
+        .catch(() => undefined);
+      return new Response(readable.pipeThrough(new TextEncoderStream()), {
         headers: {
           'Content-Type': `${type}; charset=utf-8`,
           'Content-Disposition': `attachment; filename="${name}"`,

@@ -11,7 +11,7 @@ import { insertLedgers, insertPrediction } from '@/data/plan';
 import { loadJob } from './jobs';
 import { solveInThread, STORED_SAMPLES } from './solve';
 import { type InTx } from './http';
-import { type Asker } from './solverPool';
+import { type Asker } from './threadPool';
 
 export interface PredictionRequest {
   id: string;

@@ -1,18 +1,20 @@
 // The shelf: pages, parts, files of parts, pictures of parts.
 import { randomUUID } from 'node:crypto';
-import { partsFile, readPartsFile, type FileRow } from '@/contracts/partsFile';
-import { conflict, notFound } from '@/contracts/problem';
+import { partsFile, type FileRow } from '@/contracts/partsFile';
+import { conflict, notFound, ProblemError } from '@/contracts/problem';
 import { type ImportReport, type PartEdit, type ShelfAsk, type ShelfItem, type ShelfPage } from '@/contracts/shelf';
 import { type Tx } from '@/data/client';
 import * as shelf from '@/data/shelf';
 import { type InTx } from './http';
+import { readParts } from './partsReader';
 import { developed } from './photos';
+import { type Asker } from './threadPool';
 
 const PAGE = 40;
 /** The count of what was found goes no further. */
 const COUNTED = 1000;
-/** Most parts in one exported file. */
-const FILE = 60_000;
+/** Parts put together at once: of a file no more is held at a time. */
+const BATCH = 1000;
 
 export const shelfPage = (tx: Tx, ask: ShelfAsk): Promise<ShelfPage> => shelf.shelfPage(tx, ask, PAGE);
 export const shelfCount = (tx: Tx, ask: ShelfAsk) => shelf.shelfCount(tx, ask, COUNTED);
@@ -76,20 +78,34 @@ function sameParts(part: PartEdit, item: ShelfItem): boolean {
   return plain(part) === plain(item);
 }
 
-/** Everything the filter shows, as a file. */
-export async function exportParts(tx: Tx, ask: ShelfAsk): Promise<{ name: string; text: string }> {
-  const { items } = await shelf.shelfPage(tx, { ...ask, after: null }, FILE);
-  return { name: 'parts.csv', text: partsFile(items) };
+/** Everything the filter shows, as pieces of a file, one batch after the other. */
+export async function* exportParts(tx: Tx, ask: ShelfAsk): AsyncGenerator<string> {
+  let after: ShelfAsk['after'] = null;
+  for (let first = true; first || after; first = false) {
+    const { items, next }: ShelfPage = await shelf.shelfPage(tx, { ...ask, after }, BATCH);
+    if (first || items.length > 0) yield `${first ? '' : '\n'}${partsFile(items, first)}`;
+    after = next;
+  }
 }
 
 /**
  * Checks a whole parts file against the shelf, and with `apply` writes all of it or nothing. A row is the part of its id; without an
  * id that of its maker, number, holding and condition, if there is one; else it is new.
  */
-export async function importParts(tx: Tx, text: string, apply: boolean): Promise<ImportReport> {
-  const { rows, problems } = readPartsFile(text);
+export async function importParts(inTx: InTx, text: string, apply: boolean, asker: Asker = {}): Promise<ImportReport> {
+  const { rows, problems } = await readParts(text, asker);
+  if (problems.length > 0) return { added: 0, changed: 0, unchanged: 0, problems, applied: false };
+  return inTx((tx) => takeParts(tx, rows, apply, asker.gone));
+}
+
+async function takeParts(
+  tx: Tx,
+  rows: readonly FileRow[],
+  apply: boolean,
+  gone: AbortSignal | undefined,
+): Promise<ImportReport> {
+  const problems: ImportReport['problems'] = [];
   const report: ImportReport = { added: 0, changed: 0, unchanged: 0, problems, applied: false };
-  if (problems.length > 0) return report;
   const targets = await targetsOf(tx, rows, problems);
   const held = new Map(
     (
@@ -99,9 +115,15 @@ export async function importParts(tx: Tx, text: string, apply: boolean): Promise
       )
     ).map((h) => [h.id, h]),
   );
-  const now = new Map((await shelf.shelfItems(tx, [...held.keys()])).map((item) => [item.id, item]));
+  let now = new Map<string, ShelfItem>();
   const write: PartEdit[] = [];
-  for (const { id, row } of targets) {
+  for (const [k, { id, row }] of targets.entries()) {
+    // What is there is put together batch by batch, so that others are served in between.
+    if (k % BATCH === 0) {
+      if (gone?.aborted) throw new ProblemError(499, { code: 'gone', message: 'Nobody waits for this any more.' });
+      const ids = targets.slice(k, k + BATCH).flatMap((t) => (held.has(t.id) ? [t.id] : []));
+      now = new Map(ids.length > 0 ? (await shelf.shelfItems(tx, ids)).map((item) => [item.id, item]) : []);
+    }
     const { line, version, ...part } = row;
     const known = held.get(id);
     if (known && version !== null && version !== known.version)

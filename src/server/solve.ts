@@ -1,6 +1,6 @@
 import { type Band } from '@/core/prediction/band';
 import { type AxleInput, type AxlePrediction } from '@/core/suspension/registry';
-import { SolverPool, type Asker } from './solverPool';
+import { ThreadPool, type Asker } from './threadPool';
 
 /** How many shops' worth of truth a stored band is drawn from. */
 export const STORED_SAMPLES = 20_000;
@@ -16,13 +16,13 @@ export interface SolveQuestion {
   samples: number;
 }
 
-const kept = globalThis as { gravelwortSolvers?: SolverPool<SolveQuestion, Solved> };
+const kept = globalThis as { gravelwortSolvers?: ThreadPool<SolveQuestion, Solved> };
 
-/** Solves in a worker thread, away from the event loop. @throws ProblemError as `SolverPool` */
+/** Solves in a worker thread, away from the event loop. @throws ProblemError as `ThreadPool` */
 export function solveInThread(input: AxleInput, seed: number, samples: number, asker: Asker = {}): Promise<Solved> {
   const file = process.env.GRAVELWORT_WORKER;
   if (!file) throw new Error('GRAVELWORT_WORKER is not set; start with npm start.');
-  kept.gravelwortSolvers ??= new SolverPool(file);
+  kept.gravelwortSolvers ??= new ThreadPool(file);
   return kept.gravelwortSolvers.ask({ input, seed, samples }, asker);
 }
 

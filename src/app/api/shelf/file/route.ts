@@ -4,5 +4,8 @@ import { exportParts, importParts } from '@/server/shelf';
 
 const LARGEST = 15_000_000;
 
-export const GET = downloadRoute(shelfAskSchema, 'text/csv', exportParts);
-export const POST = fileRoute((tx, text, query) => importParts(tx, text, query.get('apply') === 'yes'), LARGEST);
+export const GET = downloadRoute(shelfAskSchema, { type: 'text/csv', name: 'parts.csv' }, exportParts);
+export const POST = fileRoute(
+  (inTx, text, query, asker) => importParts(inTx, text, query.get('apply') === 'yes', asker),
+  LARGEST,
+);

@@ -6,6 +6,8 @@ import { ProblemError, type Problem } from '@/contracts/problem';
 type Said<A> = { answer: A } | { refused: { field: string; reason: string } };
 
 interface Options {
+  /** What works there, as a person is told. */
+  name?: string;
   /** Threads at most; one processor is left to the pages. */
   threads?: number;
   /** Questions that may wait while all threads work, of all and of one asker. */
@@ -35,8 +37,9 @@ const unsolved = (message: string): ProblemError =>
   });
 
 /** Threads that solve away from the event loop, bounded in number and in what may wait for them; those who wait take turns. */
-export class SolverPool<Question, Answer> {
+export class ThreadPool<Question, Answer> {
   private readonly pool: Piscina<Question, Said<Answer>>;
+  private readonly name: string;
   private readonly threads: number;
   private readonly queue: number;
   private readonly each: number;
@@ -48,6 +51,7 @@ export class SolverPool<Question, Answer> {
 
   /** @param file the bundled worker */
   constructor(file: string, options: Options = {}) {
+    this.name = options.name ?? 'The solver';
     this.threads = options.threads ?? Math.max(1, availableParallelism() - 1);
     this.queue = options.queue ?? 12;
     this.each = options.each ?? 6;
@@ -76,9 +80,9 @@ export class SolverPool<Question, Answer> {
       said = await this.pool.run(question, { signal: gone ? AbortSignal.any([late, gone]) : late });
     } catch (error) {
       if (gone?.aborted) throw left();
-      if (late.aborted) throw unsolved(`The solver found no end within ${Math.round(this.patience / 1000)} s.`);
+      if (late.aborted) throw unsolved(`${this.name} found no end within ${Math.round(this.patience / 1000)} s.`);
       console.error(error);
-      throw unsolved('The solver has a fault.');
+      throw unsolved(`${this.name} has a fault.`);
     }
     if ('answer' in said) return said.answer;
     const problem: Problem = { code: 'unsolvable', message: said.refused.reason, field: said.refused.field };
@@ -135,7 +139,7 @@ export class SolverPool<Question, Answer> {
       429,
       {
         code: 'busy',
-        message: `The server is solving for others, and ${this.waiting.length} questions wait already. Nothing was saved; try again in about ${seconds} s.`,
+        message: `The server is at work for others, and ${this.waiting.length} questions wait already. Nothing was saved; try again in about ${seconds} s.`,
       },
       seconds,
     );

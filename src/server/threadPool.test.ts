@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ProblemError } from '@/contracts/problem';
-import { SolverPool } from './solverPool';
+import { ThreadPool } from './threadPool';
 
 interface Question {
   ms?: number;
@@ -19,9 +19,9 @@ const WORKER = `module.exports = async ({ ms = 0, act }) => {
 };`;
 
 let folder: string;
-let pool: SolverPool<Question, number>;
-const open = (options: ConstructorParameters<typeof SolverPool>[1]) => {
-  pool = new SolverPool(join(folder, 'worker.cjs'), options);
+let pool: ThreadPool<Question, number>;
+const open = (options: ConstructorParameters<typeof ThreadPool>[1]) => {
+  pool = new ThreadPool(join(folder, 'worker.cjs'), options);
 };
 beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'gravelwort-pool-'));

@@ -1,6 +1,7 @@
 // What does not fit and was gone on with, and whether a job is closed. Append-only.
 import { closingSchema, defectSchema, type EndDefect, type NewClosing, type NewDefect } from '@/contracts/defect';
 import { type Tx } from './client';
+import { sameAsStored } from './insertOnce';
 import { JOB_OF } from './jobAxle';
 
 export const jobDefects = (tx: Tx, id: string) =>
@@ -15,12 +16,16 @@ export const jobDefects = (tx: Tx, id: string) =>
     [id],
   );
 
-export const insertDefect = (tx: Tx, jobAxleId: string, d: NewDefect, what: string) =>
-  tx.run(
+export async function insertDefect(tx: Tx, jobAxleId: string, d: NewDefect, what: string): Promise<void> {
+  const made = await tx.run(
     `INSERT INTO defect (shop_id, id, job_axle_id, subject, what, reason, due_on, person_id)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8) ON CONFLICT (shop_id, id) DO NOTHING`,
     [tx.shop, d.id, jobAxleId, d.subject, what.slice(0, 300), d.reason, d.dueOn, tx.person],
   );
+  const { id, subject, reason } = d;
+  // What is told of it was reckoned from the job as it stood then.
+  if (made === 0) await sameAsStored(tx, 'defect', { id, job_axle_id: jobAxleId, subject, reason, due_on: d.dueOn });
+}
 
 /** Ends a defect once; who was first stays on record. */
 export const endDefect = (tx: Tx, jobAxleId: string, d: EndDefect) =>
@@ -40,12 +45,15 @@ export const jobClosing = (tx: Tx, id: string) =>
     [id],
   );
 
-export const insertClosing = (tx: Tx, jobId: string, c: NewClosing, leftOpen: readonly string[]) =>
-  tx.run(
+export async function insertClosing(tx: Tx, jobId: string, c: NewClosing, leftOpen: readonly string[]): Promise<void> {
+  const made = await tx.run(
     `INSERT INTO job_close (shop_id, id, job_id, closed, left_open, note, person_id) VALUES ($1, $2, $3, $4, $5, $6, $7)
      ON CONFLICT (shop_id, id) DO NOTHING`,
     [tx.shop, c.id, jobId, c.closed, leftOpen, c.note, tx.person],
   );
+  const { id, closed, note } = c;
+  if (made === 0) await sameAsStored(tx, 'job_close', { id, job_id: jobId, closed, note });
+}
 
 /** Keeps on the job itself whether it is closed, as its last closing says. */
 export const markClosed = (tx: Tx, jobId: string) =>

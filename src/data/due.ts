@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { dueSchema, odometerSchema, type Tick } from '@/contracts/due';
 import { type Tx } from './client';
+import { insertOnce } from './insertOnce';
 import { JOB_OF } from './jobAxle';
 
 /** Of a check `d` with the last word `l` on whether it was done. A tick of an earlier release stands in the check itself. */
@@ -41,11 +42,15 @@ export const dueCheck = (tx: Tx, id: string) =>
   );
 
 export const insertTick = (tx: Tx, checkId: string, tick: Tick) =>
-  tx.run(
-    `INSERT INTO due_done (shop_id, id, check_id, done, figures, person_id) VALUES ($1, $2, $3, $4, $5, $6)
-     ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, tick.id, checkId, tick.done, tick.done ? tick.figures : '', tx.person],
-  );
+  insertOnce(tx, 'due_done', {
+    ...{
+      id: tick.id,
+      check_id: checkId,
+      done: tick.done,
+      figures: tick.done ? tick.figures : '',
+      person_id: tx.person,
+    },
+  });
 
 /** Keeps on the check itself whether it is open, as its last tick says. */
 export const markTicked = (tx: Tx, checkId: string) =>
@@ -63,11 +68,7 @@ export const vehicleOdometer = (tx: Tx, vehicleId: string) =>
   );
 
 export const insertOdometer = (tx: Tx, id: string, vehicleId: string, km: number, typed: string) =>
-  tx.run(
-    `INSERT INTO odometer (shop_id, id, vehicle_id, km, typed, person_id) VALUES ($1, $2, $3, $4, $5, $6)
-     ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, id, vehicleId, km, typed, tx.person],
-  );
+  insertOnce(tx, 'odometer', { id, vehicle_id: vehicleId, km, typed, person_id: tx.person });
 
 /** A check set before the odometer was read counts from the first reading after it. */
 export const countFrom = (tx: Tx, vehicleId: string, km: number) =>

@@ -1,7 +1,7 @@
 import { type Tx } from './client';
 
 /** Column names are the program's own; anything else is a slip and never reaches the database. */
-const NAME = /^[a-z][a-z0-9_]*$/;
+export const NAME = /^[a-z][a-z0-9_]*$/;
 
 /**
  * Inserts rows of one table as one statement, whatever their number; their shop is that of the transaction. All rows have the

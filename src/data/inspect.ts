@@ -5,6 +5,7 @@ import { findingSchema, shopLimitSchema, type NewFinding, type NewShopLimit } fr
 import { photoSchema } from '@/contracts/photo';
 import { pressRunSchema, type PressRun } from '@/contracts/press';
 import { type Tx } from './client';
+import { insertOnce, sameAsStored } from './insertOnce';
 import { insertRows } from './insertRows';
 import { JOB_OF } from './jobAxle';
 
@@ -22,13 +23,18 @@ export const jobFindings = (tx: Tx, jobAxleId: string) =>
   );
 
 export async function insertFinding(tx: Tx, jobAxleId: string, f: NewFinding & { verdict: string }): Promise<void> {
+  // What the shop's limits make of it is reckoned anew; what was found is what counts.
+  const found = {
+    ...{ id: f.id, job_axle_id: jobAxleId, rule: f.rule, side: f.side, choice: f.choice, note: f.note },
+    ...{ leaf_id: f.leafId, place_mm: f.place, place_typed: f.placeTyped },
+  };
   const made = await tx.run(
     `INSERT INTO finding (shop_id, id, job_axle_id, rule, side, choice, verdict, note, leaf_id, place_mm, place_typed, person_id)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) ON CONFLICT (shop_id, id) DO NOTHING`,
     [tx.shop, f.id, jobAxleId, f.rule, f.side, f.choice, f.verdict, f.note, f.leafId, f.place, f.placeTyped, tx.person],
   );
   // A retry of the same finding has its values already.
-  if (made === 0) return;
+  if (made === 0) return sameAsStored(tx, 'finding', found);
   const values = f.values.map(({ measure, value, typed }) => ({ finding_id: f.id, measure, value, typed }));
   await insertRows(tx, 'finding_value', values);
 }
@@ -49,16 +55,19 @@ export const photoBytes = (tx: Tx, id: string) =>
     [id],
   );
 
-export const insertPhoto = (
+export async function insertPhoto(
   tx: Tx,
   jobAxleId: string,
   f: { id: string; subject: string; caption: string; width: number; height: number; sha256: string; jpeg: Buffer },
-) =>
-  tx.run(
+): Promise<void> {
+  const made = await tx.run(
     `INSERT INTO photo (shop_id, id, job_axle_id, subject, caption, width, height, sha256, jpeg, person_id)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) ON CONFLICT (shop_id, id) DO NOTHING`,
     [tx.shop, f.id, jobAxleId, f.subject, f.caption, f.width, f.height, f.sha256, f.jpeg, tx.person],
   );
+  const { id, subject, caption, sha256 } = f;
+  if (made === 0) await sameAsStored(tx, 'photo', { id, job_axle_id: jobAxleId, subject, caption, sha256 });
+}
 
 export const vehicleSideFindings = (tx: Tx, vehicleId: string) =>
   tx.rows(
@@ -73,11 +82,9 @@ export const insertSideFinding = (
   tx: Tx,
   f: { id: string; vehicleId: string; jobId: string; what: string; urgency: string },
 ) =>
-  tx.run(
-    `INSERT INTO side_finding (shop_id, id, vehicle_id, job_id, what, urgency, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, f.id, f.vehicleId, f.jobId, f.what, f.urgency, tx.person],
-  );
+  insertOnce(tx, 'side_finding', {
+    ...{ id: f.id, vehicle_id: f.vehicleId, job_id: f.jobId, what: f.what, urgency: f.urgency, person_id: tx.person },
+  });
 
 /** Closes a finding with what was done; one already closed stays as it is. */
 export const closeSideFinding = (tx: Tx, id: string, evidence: string) =>
@@ -86,6 +93,9 @@ export const closeSideFinding = (tx: Tx, id: string, evidence: string) =>
     tx.person,
     evidence,
   ]);
+
+export const isSideFinding = async (tx: Tx, id: string): Promise<boolean> =>
+  (await tx.rows(z.object({}), 'SELECT FROM side_finding WHERE id = $1', [id])).length > 0;
 
 export const vehicleFailures = (tx: Tx, vehicleId: string) =>
   tx.rows(
@@ -100,11 +110,10 @@ export const insertFailure = (
   tx: Tx,
   f: { id: string; vehicleId: string; place: string; km: number; kmTyped: string; cause: string },
 ) =>
-  tx.run(
-    `INSERT INTO failure (shop_id, id, vehicle_id, place, km, km_typed, cause, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, f.id, f.vehicleId, f.place, f.km, f.kmTyped, f.cause, tx.person],
-  );
+  insertOnce(tx, 'failure', {
+    ...{ id: f.id, vehicle_id: f.vehicleId, place: f.place, km: f.km, km_typed: f.kmTyped, cause: f.cause },
+    person_id: tx.person,
+  });
 
 export const jobKit = (tx: Tx, jobAxleId: string) =>
   tx.rows(
@@ -137,11 +146,9 @@ export const insertFeature = (
   tx: Tx,
   f: { id: string; vehicleId: string; feature: string; found: string; means: string },
 ) =>
-  tx.run(
-    `INSERT INTO vehicle_feature (shop_id, id, vehicle_id, feature, found, means, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, f.id, f.vehicleId, f.feature, f.found, f.means, tx.person],
-  );
+  insertOnce(tx, 'vehicle_feature', {
+    ...{ id: f.id, vehicle_id: f.vehicleId, feature: f.feature, found: f.found, means: f.means, person_id: tx.person },
+  });
 
 /** The last press run of each side. */
 export const jobPressRuns = (tx: Tx, jobAxleId: string) =>
@@ -160,12 +167,9 @@ export async function insertPressRun(
   jobAxleId: string,
   run: Pick<PressRun, 'id' | 'side' | 'source' | 'points'>,
 ): Promise<void> {
-  const made = await tx.run(
-    `INSERT INTO press_run (shop_id, id, job_axle_id, side, source, person_id) VALUES ($1, $2, $3, $4, $5, $6)
-     ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, run.id, jobAxleId, run.side, run.source, tx.person],
-  );
-  if (made === 0) return;
+  const { id, side, source } = run;
+  const made = await insertOnce(tx, 'press_run', { id, job_axle_id: jobAxleId, side, source, person_id: tx.person });
+  if (!made) return;
   const points = run.points.map(({ force, archTop, branch }, ordinal) => ({
     ...{ run_id: run.id, ordinal, force_n: force, arch_top_mm: archTop, branch },
   }));
@@ -183,8 +187,7 @@ export const shopLimits = (tx: Tx) =>
   );
 
 export const insertShopLimit = (tx: Tx, l: NewShopLimit) =>
-  tx.run(
-    `INSERT INTO shop_limit (shop_id, id, rule, verdict, measure, value, typed, reason, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, l.id, l.rule, l.verdict, l.measure, l.value, l.typed, l.reason, tx.person],
-  );
+  insertOnce(tx, 'shop_limit', {
+    ...{ id: l.id, rule: l.rule, verdict: l.verdict, measure: l.measure, value: l.value, typed: l.typed },
+    ...{ reason: l.reason, person_id: tx.person },
+  });

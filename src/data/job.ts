@@ -8,6 +8,7 @@ import { safetySchema } from '@/contracts/safety';
 import { stateSchema, type LoadItem } from '@/contracts/loads';
 import { surveySchema, type NewSurvey } from '@/contracts/surveyRow';
 import { type Tx } from './client';
+import { insertOnce } from './insertOnce';
 import { insertRows } from './insertRows';
 import { JOB_OF } from './jobAxle';
 import { VEHICLE } from './shop';
@@ -93,11 +94,10 @@ export const jobSurvey = (tx: Tx, id: string) =>
   );
 
 export const insertSurvey = (tx: Tx, jobAxleId: string, s: NewSurvey) =>
-  tx.run(
-    `INSERT INTO survey_answer (shop_id, id, job_axle_id, item, answer, slack_mm, slack_typed, note, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, s.id, jobAxleId, s.item, s.answer, s.slack, s.slackTyped, s.note, tx.person],
-  );
+  insertOnce(tx, 'survey_answer', {
+    ...{ id: s.id, job_axle_id: jobAxleId, item: s.item, answer: s.answer, slack_mm: s.slack },
+    ...{ slack_typed: s.slackTyped, note: s.note, person_id: tx.person },
+  });
 
 export const jobBuild = (tx: Tx, id: string) =>
   tx.rows(
@@ -258,10 +258,7 @@ export const updatePack = (tx: Tx, jobAxleId: string, edit: PackEdit) =>
   );
 
 export const insertSafety = (tx: Tx, id: string, jobAxleId: string, item: string, answer: string) =>
-  tx.run(
-    'INSERT INTO safety_answer (shop_id, id, job_axle_id, item, answer, person_id) VALUES ($1, $2, $3, $4, $5, $6) ON CONFLICT DO NOTHING',
-    [tx.shop, id, jobAxleId, item, answer, tx.person],
-  );
+  insertOnce(tx, 'safety_answer', { id, job_axle_id: jobAxleId, item, answer, person_id: tx.person });
 
 export const insertBuild = (tx: Tx, jobAxleId: string, predictionId: string | null, reason: string | null) =>
   tx.run(

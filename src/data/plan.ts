@@ -12,6 +12,7 @@ import {
 import { type AxleInput } from '@/core/suspension/registry';
 import { type LedgerLine } from '@/core/prediction/ledger';
 import { type Tx } from './client';
+import { insertOnce } from './insertOnce';
 import { insertRows } from './insertRows';
 import { JOB_OF } from './jobAxle';
 
@@ -229,8 +230,7 @@ export const jobSchools = (tx: Tx, jobAxleId: string) =>
   );
 
 export const insertSchoolChoice = (tx: Tx, jobId: string, c: NewSchoolChoice) =>
-  tx.run(
-    `INSERT INTO school_choice (shop_id, id, job_id, question, school, reason, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7) ON CONFLICT DO NOTHING`,
-    [tx.shop, c.id, c.ofShop ? null : jobId, c.question, c.school, c.reason, tx.person],
-  );
+  insertOnce(tx, 'school_choice', {
+    ...{ id: c.id, job_id: c.ofShop ? null : jobId, question: c.question, school: c.school, reason: c.reason },
+    person_id: tx.person,
+  });

@@ -1,5 +1,6 @@
 import { daySchema, readingSchema, type NewDay, type NewReading } from '@/contracts/reading';
 import { type Tx } from './client';
+import { insertOnce, sameAsStored } from './insertOnce';
 import { JOB_OF } from './jobAxle';
 
 const READING = `r.id, r.point, r.phase, r.side,
@@ -67,11 +68,11 @@ const SUBJECT: Partial<Record<NewReading['point'], string>> = {
 };
 
 /**
- * Appends a reading. Returns 0 when the same id is already there (a retry).
+ * Appends a reading; one that is there already (a retry) changes nothing.
  * Breaks `reading_superseded_once` or `reading_first_once` when somebody else was faster.
  */
-export const insertReading = (tx: Tx, jobAxleId: string, r: NewReading): Promise<number> =>
-  tx.run(
+export async function insertReading(tx: Tx, jobAxleId: string, r: NewReading): Promise<void> {
+  const made = await tx.run(
     `INSERT INTO reading (shop_id, id, job_id, job_axle_id, point, phase, side, component_id, load_state_id,
                           typed, value, unit, rolled, instrument, day_id, supersedes, person_id, correction_reason)
      SELECT $1, $2, x.job_id, x.id, $4, $5, $6,
@@ -101,6 +102,12 @@ export const insertReading = (tx: Tx, jobAxleId: string, r: NewReading): Promise
       SUBJECT[r.point] ?? null,
     ],
   );
+  if (made > 0) return;
+  await sameAsStored(tx, 'reading', {
+    ...{ id: r.id, job_axle_id: jobAxleId, point: r.point, phase: r.phase, side: r.side, load_state_id: r.stateId },
+    ...{ typed: r.typed, value: r.value, unit: r.unit, day_id: r.dayId, supersedes: r.supersedes },
+  });
+}
 
 export const jobDays = (tx: Tx, jobAxleId: string) =>
   tx.rows(
@@ -113,9 +120,7 @@ export const jobDays = (tx: Tx, jobAxleId: string) =>
   );
 
 export const insertDay = (tx: Tx, jobId: string, d: NewDay) =>
-  tx.run(
-    `INSERT INTO measuring_day (shop_id, id, job_id, phase, fuel, fuel_as_before, tyre_pressure_kpa,
-                                tyre_pressure_typed, stance, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) ON CONFLICT DO NOTHING`,
-    [tx.shop, d.id, jobId, d.phase, d.fuel, d.fuelAsBefore, d.tyrePressure, d.tyrePressureTyped, d.stance, tx.person],
-  );
+  insertOnce(tx, 'measuring_day', {
+    ...{ id: d.id, job_id: jobId, phase: d.phase, fuel: d.fuel, fuel_as_before: d.fuelAsBefore, stance: d.stance },
+    ...{ tyre_pressure_kpa: d.tyrePressure, tyre_pressure_typed: d.tyrePressureTyped, person_id: tx.person },
+  });

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { shelfItemSchema, type PartEdit, type ShelfAsk } from '@/contracts/shelf';
 import { derivedDimensions, wordsOf, type PartDimensionId } from '@/core/parts/kinds';
 import { type Tx } from './client';
+import { sameAsStored } from './insertOnce';
 
 const ITEM = `i.id, i.kind, i.name, i.maker, i.number, i.holding, i.condition, i.origin, i.age_years AS "ageYears", i.quantity,
   i.price::double precision AS price, i.lead_days AS "leadDays", i.rating_kg AS rating, i.rating_typed AS "ratingTyped",
@@ -195,16 +196,19 @@ export const partHistory = (tx: Tx, id: string) =>
     [id],
   );
 
-export const insertPartPhoto = (
+export async function insertPartPhoto(
   tx: Tx,
   itemId: string,
   photo: { id: string; caption: string; width: number; height: number; sha256: string; jpeg: Buffer },
-) =>
-  tx.run(
+): Promise<void> {
+  const made = await tx.run(
     `INSERT INTO shelf_photo (shop_id, id, item_id, caption, width, height, sha256, jpeg, person_id)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT DO NOTHING`,
     [tx.shop, photo.id, itemId, photo.caption, photo.width, photo.height, photo.sha256, photo.jpeg, tx.person],
   );
+  const { id, caption, sha256 } = photo;
+  if (made === 0) await sameAsStored(tx, 'shelf_photo', { id, item_id: itemId, caption, sha256 });
+}
 
 export const partPhotoBytes = (tx: Tx, id: string) =>
   tx.rows(

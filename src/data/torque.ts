@@ -1,6 +1,7 @@
 // Torque: what each joint is to get, and what the wrench read at each bolt. Append-only; the last of each counts.
 import { torqueReadingSchema, torqueSchema, type NewTorque, type NewTorqueReading } from '@/contracts/torque';
 import { type Tx } from './client';
+import { insertOnce } from './insertOnce';
 
 export const jobTorques = (tx: Tx, id: string) =>
   tx.rows(
@@ -13,11 +14,10 @@ export const jobTorques = (tx: Tx, id: string) =>
   );
 
 export const insertTorque = (tx: Tx, jobAxleId: string, t: NewTorque) =>
-  tx.run(
-    `INSERT INTO torque_entry (shop_id, id, job_axle_id, joint, typed, value_nmm, unit, source, lubrication, stage, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, t.id, jobAxleId, t.joint, t.typed, t.value, t.unit, t.source, t.lubrication, t.stage, tx.person],
-  );
+  insertOnce(tx, 'torque_entry', {
+    ...{ id: t.id, job_axle_id: jobAxleId, joint: t.joint, typed: t.typed, value_nmm: t.value, unit: t.unit },
+    ...{ source: t.source, lubrication: t.lubrication, stage: t.stage, person_id: tx.person },
+  });
 
 /** The last reading of every bolt. Those of earlier releases named no bolt; they stand with the joint. */
 export const jobTorqueReadings = (tx: Tx, id: string) =>
@@ -31,8 +31,7 @@ export const jobTorqueReadings = (tx: Tx, id: string) =>
   );
 
 export const insertTorqueReading = (tx: Tx, jobAxleId: string, r: NewTorqueReading) =>
-  tx.run(
-    `INSERT INTO torque_reading (shop_id, id, job_axle_id, joint, bolt, typed, value_nmm, unit, state, instrument, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, r.id, jobAxleId, r.joint, r.bolt, r.typed, r.value, r.unit, r.state, r.instrument, tx.person],
-  );
+  insertOnce(tx, 'torque_reading', {
+    ...{ id: r.id, job_axle_id: jobAxleId, joint: r.joint, bolt: r.bolt, typed: r.typed, value_nmm: r.value },
+    ...{ unit: r.unit, state: r.state, instrument: r.instrument, person_id: tx.person },
+  });

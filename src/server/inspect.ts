@@ -54,7 +54,8 @@ export async function finishSideFinding(
   id: string,
   { evidence }: z.output<typeof closeSideFindingSchema>,
 ): Promise<{ done: true }> {
-  await inspect.closeSideFinding(tx, id, evidence);
+  if ((await inspect.closeSideFinding(tx, id, evidence)) === 0 && !(await inspect.isSideFinding(tx, id)))
+    throw notFound('This finding');
   return { done: true };
 }
 

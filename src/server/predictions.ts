@@ -36,7 +36,13 @@ export async function storePrediction(
       message: `This page computes with version ${request.coreVersion}, the server with ${CORE_VERSION}. Reload the page.`,
     });
   const view = await inTx((tx) => loadJob(tx, jobAxleId));
-  if (view.predictions.some((p) => p.id === request.id)) return view;
+  const there = view.predictions.find((p) => p.id === request.id);
+  if (there && there.planVersion !== request.planVersion)
+    throw new ProblemError(409, {
+      code: 'taken',
+      message: 'A prediction of another plan was kept under this id; this one was not. Reload the page.',
+    });
+  if (there) return view;
   if (view.plan.version !== request.planVersion)
     throw conflict('plan', {
       theirs: `${view.plan.changes.length} planned changes`,

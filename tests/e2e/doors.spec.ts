@@ -1,0 +1,180 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { request as plainRequest } from 'node:http';
+import { join } from 'node:path';
+import { type APIRequestContext } from '@playwright/test';
+import { type JobView } from '@/contracts/job';
+import { COLUMNS } from '@/contracts/partsFile';
+import { DEMO, expect, newJob, onDatabase, test } from './shop';
+
+const JOB = `/api${DEMO.planned}`;
+const NOBODY = '5a1e0000-0000-4000-8000-00000000dead';
+const uuid = () => crypto.randomUUID();
+
+/** What a screen would send, by route, each with what makes another entry of it. */
+async function entries(request: APIRequestContext): Promise<[path: string, body: object, other: object][]> {
+  const { today } = (await (await request.get(JOB)).json()) as JobView;
+  const reading = {
+    ...{ point: 'stopGap', phase: 'before', side: 'left', leafId: null, stateId: null, dayId: null },
+    ...{ typed: '44 mm', value: 44, unit: 'mm', rolled: null, instrument: 'tape', supersedes: null },
+  };
+  const current = ((await (await request.get(JOB)).json()) as JobView).readings.find(
+    (r) => r.point === 'stopGap' && r.side === 'left',
+  );
+  return [
+    [`${JOB}/readings`, { ...reading, supersedes: current?.id ?? null }, { typed: '45 mm', value: 45 }],
+    [`${JOB}/survey`, { item: 'brakeWire', answer: 'ok', slack: 90, slackTyped: '90', note: '' }, { slack: 91 }],
+    [`${JOB}/safety`, { item: 'frameHeld', answer: 'ok' }, { answer: 'notOk' }],
+    [`${JOB}/side-findings`, { what: 'Lamp glass cracked', urgency: 'soon' }, { what: 'Lamp glass whole' }],
+    [
+      `${JOB}/findings`,
+      {
+        ...{ rule: 'hanger', side: 'right', choice: 'cracked', values: [], note: '', leafId: null, place: null },
+        placeTyped: null,
+      },
+      { side: 'left' },
+    ],
+    [
+      `${JOB}/torque-readings`,
+      {
+        ...{ joint: 'uBolts', bolt: 1, typed: '52 N·m', value: 52_000, unit: 'N·m', state: 'tightened' },
+        instrument: 'wrench',
+      },
+      { typed: '53 N·m', value: 53_000 },
+    ],
+    [`${JOB}/odometer`, { km: 84_100, typed: '84100 km' }, { km: 84_200, typed: '84200 km' }],
+    [`${JOB}/closing`, { closed: false, note: `opened ${today}` }, { note: 'opened again' }],
+  ];
+}
+
+test('the same sent again is answered as the first time; another thing under the same id is refused and not stored', async ({
+  request,
+}) => {
+  let stored = 0;
+  for (const [path, body, other] of await entries(request)) {
+    const id = uuid();
+    const first = await request.post(path, { data: { id, ...body } });
+    // An entry this job does not take now says so plainly, and is none to repeat.
+    if (first.status() === 422) continue;
+    expect([path, first.status(), first.ok() ? '' : await first.text()]).toEqual([path, 200, '']);
+    expect((await request.post(path, { data: { id, ...body } })).status()).toBe(200);
+    const second = await request.post(path, { data: { id, ...body, ...other } });
+    expect([path, second.status()]).toEqual([path, 409]);
+    stored += 1;
+  }
+  expect(stored).toBeGreaterThanOrEqual(6);
+  expect((await request.post(`/api/side-findings/${NOBODY}`, { data: { evidence: 'mended it' } })).status()).toBe(404);
+  const tick = { id: uuid(), done: true, figures: '52', km: null, kmTyped: null };
+  expect((await request.post(`/api/checks/${NOBODY}`, { data: tick })).status()).toBe(404);
+});
+
+/** Every route with the methods its file has. */
+function routes(): { path: string; methods: string[] }[] {
+  const root = 'src/app/api';
+  return readdirSync(root, { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('route.ts'))
+    .map((file) => ({
+      path: `/api/${file.replace(/\/?route\.ts$/, '')}`,
+      methods: [...readFileSync(join(root, file), 'utf8').matchAll(/export const (GET|POST|PUT|PATCH|DELETE)\b/g)].map(
+        (m) => m[1]!,
+      ),
+    }));
+}
+
+const HOSTILE: unknown[] = [
+  ...[null, true, -1, 1e308, 2 ** 53, 0.1, '', 'x'.repeat(5000), [], {}, [[]]],
+  ...['\u0000', '\ud800', '\u202e', "'; DROP TABLE reading; --", '٣٠ mm', NOBODY, 'NaN'],
+];
+
+test('nonsense is told as the sender’s fault, whatever the route: nothing of it is a fault of the server', async ({
+  request,
+}) => {
+  const faults: string[] = [];
+  let sent = 0;
+  const ask = async (method: string, path: string, data?: unknown) => {
+    const answer = await request.fetch(path, {
+      method,
+      ...(data !== undefined && { data: JSON.stringify(data), headers: { 'Content-Type': 'application/json' } }),
+    });
+    sent += 1;
+    if (answer.status() >= 500)
+      faults.push(`${method} ${path} ${JSON.stringify(data)?.slice(0, 120)}: ${answer.status()}`);
+  };
+  // An event stream of an instrument does not end by itself.
+  const all = routes().filter(({ path }) => !path.startsWith('/api/instruments'));
+  expect(all.length).toBeGreaterThan(40);
+  for (const { path, methods } of all)
+    for (const id of ['nonsense', NOBODY, DEMO.planned.split('/').at(-1)!])
+      for (const method of methods)
+        for (const body of method === 'GET'
+          ? [undefined]
+          : ['not json', null, [], {}, { id: uuid() }, 'x'.repeat(300_000)])
+          await ask(method, path.replace('[id]', id), body);
+  // A good entry with one thing wrong in it gets further in.
+  let k = 0;
+  for (const [path, body] of await entries(request))
+    for (const field of ['id', ...Object.keys(body)])
+      for (let n = 0; n < 5; n++)
+        await ask('POST', path, { id: uuid(), ...body, [field]: HOSTILE[k++ % HOSTILE.length] });
+  const job = newJob() as Record<string, unknown>;
+  for (const field of Object.keys(job))
+    for (const value of HOSTILE) await ask('POST', '/api/jobs', { ...job, id: uuid(), [field]: value });
+  expect(faults).toEqual([]);
+  expect(sent).toBeGreaterThan(900);
+});
+
+test('methods nobody serves and addresses that cannot be read are no faults of the server either', async ({ shop }) => {
+  const status = (method: string, path: string) =>
+    new Promise<number>((resolve, reject) => {
+      const sent = plainRequest({ host: '127.0.0.1', port: shop.port, method, path }, (answer) => {
+        answer.resume();
+        resolve(answer.statusCode ?? 0);
+      });
+      sent.on('error', reject);
+      sent.end();
+    });
+  for (const [method, path] of [
+    ['TRACE', '/'],
+    ['PUT', '/'],
+    ['GET', '/jobs/%E0%A4%A/measure'],
+    ['GET', '/api/jobs/%00'],
+    ['GET', `/${'a/'.repeat(3000)}`],
+    ['GET', '/nothing/here'],
+  ] as const) {
+    const code = await status(method, path);
+    expect([method, path.slice(0, 30), code < 500]).toEqual([method, path.slice(0, 30), true]);
+  }
+});
+
+test('a file made to choke the reader is refused at once while others are served; the shelf goes out whole, however long', async ({
+  request,
+  shop,
+}) => {
+  const send = (data: string) =>
+    request.post('/api/shelf/file?apply=no', { data, headers: { 'Content-Type': 'text/csv' } });
+  for (const bomb of ['a\n'.repeat(7_000_000), ','.repeat(14_500_000), `kind,name\n"${'x'.repeat(14_000_000)}`]) {
+    const from = Date.now();
+    const refused = send(bomb);
+    const page = await request.get('/api/jobs/nonsense');
+    expect(page.status()).toBe(404);
+    const { problems } = (await (await refused).json()) as { problems: unknown[] };
+    expect(problems).toHaveLength(1);
+    // They took from one to nine minutes.
+    expect(Date.now() - from).toBeLessThan(30_000);
+  }
+  expect((await send('x'.repeat(15_000_001))).status()).toBe(413);
+  await onDatabase(shop.ownerUrl, (c) =>
+    c.query(
+      `INSERT INTO shelf_item (shop_id, id, kind, name, maker, number, holding, condition, origin, place, note, retired, updated_by)
+       SELECT shop_id, gen_random_uuid(), kind, name || n, maker, number || n, 'catalogue', condition, origin, place, note, false, updated_by
+         FROM generate_series(1, 61000) n, (SELECT * FROM shelf_item WHERE kind = 'stop' LIMIT 1) one`,
+    ),
+  );
+  const whole = await (await request.get(`/api/shelf/file?ask=${encodeURIComponent('{"kind":"stop"}')}`)).text();
+  const lines = whole.split('\n');
+  expect(lines[0]).toBe(COLUMNS.join(','));
+  const { rows } = await onDatabase(shop.ownerUrl, (c) =>
+    c.query<{ count: string }>(`SELECT count(*) FROM shelf_item WHERE kind = 'stop' AND NOT retired`),
+  );
+  expect(lines.length - 1).toBe(Number(rows[0]!.count));
+  expect(new Set(lines).size).toBe(lines.length);
+});

@@ -117,6 +117,12 @@ CREATE DATABASE gravelwort OWNER gravelwort_owner;
 SQL
     touch "$home/ready"
   fi
+  cluster_urls "$home"
+}
+
+# cluster_urls HOME: the addresses of a cluster that runs.
+cluster_urls() {
+  local home=$1; PG_PORT=$(cat "$home/port")
   OWNER_URL="postgresql://gravelwort_owner:$(cat "$home/owner.secret")@127.0.0.1:$PG_PORT/gravelwort"
   APP_URL="postgresql://gravelwort_app:$(cat "$home/app.secret")@127.0.0.1:$PG_PORT/gravelwort"
 }
@@ -137,3 +143,22 @@ stop_postmaster() {
 }
 
 cluster_down() { local home=$1 bin; bin=$(PG_BIN_DIR); [ -f "$home/data/postmaster.pid" ] && as_pg "$bin/pg_ctl" -D "$home/data" -m fast -w stop >/dev/null 2>&1 || true; }
+
+# Whether the cluster's server runs; it need not answer yet.
+cluster_alive() { is_postmaster "$(head -1 "$1/data/postmaster.pid" 2>/dev/null || true)" "$1/data"; }
+
+# end_child PID: asks a child to end, and after ten seconds does not ask.
+end_child() {
+  local pid=$1; [ -n "$pid" ] || return 0
+  kill -TERM "$pid" 2>/dev/null || return 0
+  for _ in $(seq 100); do kill -0 "$pid" 2>/dev/null || return 0; sleep 0.1; done
+  kill -KILL "$pid" 2>/dev/null || true
+}
+
+# end_left FILE: ends a program of this folder whose start is gone, by the id it was written down under.
+end_left() {
+  local pid; pid=$(cat "$1" 2>/dev/null || true); rm -f "$1"
+  [ -n "$pid" ] && [ "$(readlink "/proc/$pid/cwd" 2>/dev/null)" = "$ROOT" ] || return 0
+  say "      a program left by an earlier start (process $pid) is ended"
+  end_child "$pid"
+}

@@ -10,22 +10,24 @@ for arg in "$@"; do
     *) echo "Unknown option $arg. Known: --fresh (make the demo anew), --dev (development server)." >&2; exit 2 ;;
   esac
 done
-STATE="$ROOT/.gravelwort"; mkdir -p "$STATE" 2>/dev/null || { echo "Gravelwort cannot go on: this folder cannot be written." >&2; exit 1; }
+STATE=${GRAVELWORT_STATE:-$ROOT/.gravelwort}; DIST=${GRAVELWORT_DIST:-.next}; mkdir -p "$STATE" 2>/dev/null || { echo "Gravelwort cannot go on: this folder cannot be written." >&2; exit 1; }
 . scripts/lib.sh
 PORT=${PORT:-4680}
 case $PORT in ''|*[!0-9]*) die "PORT must be a number, not “$PORT”." ;; esac
 EXTERNAL=${DATABASE_URL:-}
 [ "$FRESH" = yes ] && [ -n "$EXTERNAL" ] && die "--fresh deletes data and is refused while DATABASE_URL points to a server of yours."
-port_free "$PORT" || die "port $PORT is in use (perhaps Gravelwort already runs at http://127.0.0.1:$PORT). Set PORT to another number."
 exec 9>"$STATE/lock"; flock -n 9 || die "another start is under way in this folder."
+# Nobody holds the lock: what an earlier start left running when it was killed is of no use and in the way.
+for left in server instruments; do end_left "$STATE/$left.pid"; done
+port_free "$PORT" || die "port $PORT is in use by another program. Set PORT to another number."
 
 SERVER=; INSTRUMENTS=; HOME_DIR=; DOWN=no
 shut() {
   [ "$DOWN" = yes ] && return; DOWN=yes
   trap '' INT TERM HUP
   trap - ERR; set +e
-  if [ -n "$SERVER" ]; then kill -TERM "$SERVER" 2>/dev/null; wait "$SERVER" 2>/dev/null; fi
-  if [ -n "$INSTRUMENTS" ]; then kill -TERM "$INSTRUMENTS" 2>/dev/null; wait "$INSTRUMENTS" 2>/dev/null; fi
+  end_child "$SERVER"; end_child "$INSTRUMENTS"
+  rm -f "$STATE/server.pid" "$STATE/instruments.pid"
   if [ -n "$HOME_DIR" ]; then cluster_down "$HOME_DIR"; fi
   return 0
 }
@@ -43,7 +45,7 @@ step "Database"
 if [ -n "$EXTERNAL" ]; then
   OWNER_URL=$EXTERNAL; APP_URL=$EXTERNAL
 else
-  HOME_DIR=$(cluster_home "$STATE/db" "$(printf %s "$ROOT" | sha256sum | cut -c1-12)")
+  HOME_DIR=$(cluster_home "$STATE/db" "$(printf %s "${GRAVELWORT_STATE:-$ROOT}" | sha256sum | cut -c1-12)")
   if [ "$FRESH" = yes ] && [ -d "$HOME_DIR/data" ]; then
     [ -f "$HOME_DIR/.gravelwort-cluster" ] || die "$HOME_DIR was not made by Gravelwort; it is not deleted."
     stop_postmaster "$HOME_DIR/data"; rm -rf "${HOME_DIR:?}/data" "$HOME_DIR/ready"
@@ -53,18 +55,44 @@ fi
 step "Tables and demo data"
 OWNER_DATABASE_URL="$OWNER_URL" DUMP_DIR="$STATE/dumps" node_modules/.bin/tsx scripts/migrate.ts || die "the tables could not be brought up to date."
 step "Build"
-if [ "$DEV" = yes ]; then mkdir -p .next; node scripts/bundle-worker.mjs .next >"$STATE/build.log" 2>&1; else ensure_build .next; fi
-export GRAVELWORT_WORKER="$ROOT/.next/predict-worker.cjs"
+if [ "$DEV" = yes ]; then mkdir -p "$DIST"; node scripts/bundle-worker.mjs "$DIST" >"$STATE/build.log" 2>&1; else ensure_build "$DIST"; fi
+export GRAVELWORT_WORKER="$ROOT/$DIST/predict-worker.cjs"
 APP_DATABASE_URL="$APP_URL" node_modules/.bin/tsx demo/load.ts || die "the demo could not be loaded."
 export GRAVELWORT_INSTRUMENTS="$STATE/instruments.json"; rm -f "$GRAVELWORT_INSTRUMENTS"
-node_modules/.bin/tsx instruments/serve.ts "$GRAVELWORT_INSTRUMENTS" 9>&- & INSTRUMENTS=$!
+serve_instruments() {
+  node_modules/.bin/tsx instruments/serve.ts "$GRAVELWORT_INSTRUMENTS" 9>&- & INSTRUMENTS=$!
+  echo "$INSTRUMENTS" >"$STATE/instruments.pid"
+}
+serve_instruments
 for _ in $(seq 100); do [ -s "$GRAVELWORT_INSTRUMENTS" ] && break; sleep 0.1; done
 step "Serving at http://127.0.0.1:$PORT (Ctrl-C stops it and the database)"
-export APP_DATABASE_URL="$APP_URL" GRAVELWORT_DIST=.next GRAVELWORT_PORT="$PORT" NEXT_TELEMETRY_DISABLED=1
-if [ "$DEV" = yes ]; then
-  node node_modules/next/dist/bin/next dev -H 127.0.0.1 -p "$PORT" 9>&- &
-else
-  NODE_ENV=production node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$PORT" 9>&- &
-fi
-SERVER=$!
-wait "$SERVER"
+export APP_DATABASE_URL="$APP_URL" GRAVELWORT_DIST="$DIST" GRAVELWORT_PORT="$PORT" NEXT_TELEMETRY_DISABLED=1
+serve() {
+  local mode=start; [ "$DEV" = yes ] && mode=dev || export NODE_ENV=production
+  node node_modules/next/dist/bin/next "$mode" -H 127.0.0.1 -p "$PORT" 9>&- & SERVER=$!
+  echo "$SERVER" >"$STATE/server.pid"
+}
+serve
+
+# Watches both until told to stop: what ends by itself is brought up again. Five ends of the server within a minute are a fault that no new start mends.
+ENDS=(); MENDING=no
+while :; do
+  sleep 1 & wait $! || true
+  if [ -n "$HOME_DIR" ] && ! cluster_alive "$HOME_DIR"; then
+    [ "$MENDING" = yes ] || say "      the database has ended by itself; it is brought up again"
+    MENDING=yes
+    if (trap - EXIT; cluster_up "$HOME_DIR") 9>&-; then
+      MENDING=no; say "      the database is up again"
+      if [ "$(cat "$HOME_DIR/port")" != "$PG_PORT" ]; then
+        cluster_urls "$HOME_DIR"; export APP_DATABASE_URL="$APP_URL"; end_child "$SERVER"; serve
+      fi
+    else sleep 4; fi
+  fi
+  if ! kill -0 "$SERVER" 2>/dev/null; then
+    NOW=$(date +%s); ENDS=("$NOW" "${ENDS[@]:0:4}")
+    [ "${#ENDS[@]}" = 5 ] && [ $((NOW - ENDS[4])) -lt 60 ] && die "the server ends again and again; what it said last stands above."
+    say "      the server has ended by itself; it is started again"
+    serve
+  fi
+  kill -0 "$INSTRUMENTS" 2>/dev/null || serve_instruments
+done

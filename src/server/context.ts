@@ -13,3 +13,7 @@ export const shopId = (): string => process.env.GRAVELWORT_SHOP ?? DEMO_SHOP;
 export const personFrom = (cookie: string | undefined): string => (cookie && UUID.test(cookie) ? cookie : DEMO_PERSON);
 
 export const inShop = <T>(person: string, fn: (tx: Tx) => Promise<T>): Promise<T> => withShop(shopId(), person, fn);
+
+/** Whether the database answers within the time a page waits for it. */
+export const databaseAnswers = (): Promise<boolean> =>
+  inShop(DEMO_PERSON, () => Promise.resolve(true)).catch(() => false);

@@ -3,6 +3,7 @@ import { request as plainRequest } from 'node:http';
 import { join } from 'node:path';
 import { type APIRequestContext } from '@playwright/test';
 import { type JobView } from '@/contracts/job';
+import { boltsOf } from '@/core/fastener/joints';
 import { COLUMNS } from '@/contracts/partsFile';
 import { DEMO, expect, newJob, onDatabase, test } from './shop';
 
@@ -36,8 +37,8 @@ async function entries(request: APIRequestContext): Promise<[path: string, body:
     [
       `${JOB}/torque-readings`,
       {
-        ...{ joint: 'uBolts', bolt: 1, typed: '52 N·m', value: 52_000, unit: 'N·m', state: 'tightened' },
-        instrument: 'wrench',
+        ...{ joint: 'uBolts', bolt: boltsOf('uBolts')[0], typed: '52 N·m', value: 52_000, unit: 'N·m' },
+        ...{ state: 'weightOn', instrument: 'click' },
       },
       { typed: '53 N·m', value: 53_000 },
     ],
@@ -133,7 +134,6 @@ test('methods nobody serves and addresses that cannot be read are no faults of t
       sent.end();
     });
   for (const [method, path] of [
-    ['TRACE', '/'],
     ['PUT', '/'],
     ['GET', '/jobs/%E0%A4%A/measure'],
     ['GET', '/api/jobs/%00'],

@@ -1,4 +1,5 @@
 import { type z } from 'zod';
+import { disagreement } from '@/contracts/agreement';
 import { ProblemError } from '@/contracts/problem';
 
 /** Largest body of a route that takes JSON, bytes. */
@@ -70,7 +71,11 @@ export function checkedJson<S extends z.ZodType>(schema: S, text: string): z.out
     throw new ProblemError(400, { code: 'bad-json', message: 'The request is not readable JSON.' });
   }
   const parsed = schema.safeParse(plain(json));
-  if (parsed.success) return parsed.data;
+  if (parsed.success) {
+    const field = disagreement(parsed.data);
+    if (field === null) return parsed.data;
+    throw new ProblemError(400, { code: 'bad-input', message: 'The text and its value do not agree.', field });
+  }
   const issue = parsed.error.issues[0];
   throw new ProblemError(400, {
     code: 'bad-input',

@@ -46,6 +46,7 @@ if [ -n "$EXTERNAL" ]; then
   OWNER_URL=$EXTERNAL; APP_URL=$EXTERNAL
 else
   HOME_DIR=$(cluster_home "$STATE/db" "$(printf %s "${GRAVELWORT_STATE:-$ROOT}" | sha256sum | cut -c1-12)")
+  echo "$HOME_DIR" >"$STATE/database"
   if [ "$FRESH" = yes ] && [ -d "$HOME_DIR/data" ]; then
     [ -f "$HOME_DIR/.gravelwort-cluster" ] || die "$HOME_DIR was not made by Gravelwort; it is not deleted."
     stop_postmaster "$HOME_DIR/data"; rm -rf "${HOME_DIR:?}/data" "$HOME_DIR/ready"

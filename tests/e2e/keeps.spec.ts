@@ -47,17 +47,19 @@ test('whatever is killed comes up again by itself, and what a killed start left 
   const folder = clusterFolder();
   const port = await freePort();
   let start = Start.at(folder, port);
-  const pidIn = (file: string) => Number(readFileSync(`${folder}/${file}`, 'utf8').split('\n')[0]);
+  const pidIn = (file: string) => Number(readFileSync(file, 'utf8').split('\n')[0]);
+  const place = () => readFileSync(`${folder}/database`, 'utf8').trim();
+  const postmaster = () => pidIn(`${place()}/data/postmaster.pid`);
   try {
     await start.serves();
     expect((await fetch(`${start.url}/healthz`)).status).toBe(200);
     expect((await fetch(`${start.url}/readyz`)).status).toBe(200);
-    const database = pidIn('db/data/postmaster.pid');
+    const database = postmaster();
     process.kill(database, 'SIGKILL');
     await expect.poll(() => start.heard, { timeout: 60_000 }).toContain('the database is up again');
     await start.serves();
-    expect(pidIn('db/data/postmaster.pid')).not.toBe(database);
-    const server = pidIn('server.pid');
+    expect(postmaster()).not.toBe(database);
+    const server = pidIn(`${folder}/server.pid`);
     process.kill(server, 'SIGKILL');
     await expect.poll(() => start.heard, { timeout: 60_000 }).toContain('the server has ended by itself');
     await start.serves();
@@ -78,6 +80,6 @@ test('whatever is killed comes up again by itself, and what a killed start left 
       start.child.kill('SIGTERM');
       await once(start.child, 'exit');
     }
-    rmSync(folder, { recursive: true, force: true });
+    for (const of of [place(), folder]) rmSync(of, { recursive: true, force: true });
   }
 });

@@ -1,8 +1,7 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { readFileSync, rmSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
-import { clusterFolder, freePort } from './shop';
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { clusterFolder, clusterShell, expect, freePort, onDatabase, test } from './shop';
 
 /** `npm start` as a shop runs it, with its own folder, port and database. */
 class Start {
@@ -81,5 +80,47 @@ test('whatever is killed comes up again by itself, and what a killed start left 
       await once(start.child, 'exit');
     }
     for (const of of [place(), folder]) rmSync(of, { recursive: true, force: true });
+  }
+});
+
+test('a backup, encrypted, comes back on another machine the same to the last record; a changed file and a wrong word change nothing', async ({
+  shop,
+}, info) => {
+  const folder = clusterFolder();
+  const file = info.outputPath('kept.dump');
+  const keep = (act: 'backup' | 'restore', url: string, word: string, of = file) => {
+    const env = { ...process.env, OWNER_DATABASE_URL: url, GRAVELWORT_PASSPHRASE: word };
+    const { status, stdout, stderr } = spawnSync('node_modules/.bin/tsx', ['scripts/keep.ts', act, of], {
+      ...{ env, encoding: 'utf8' as const },
+    });
+    return { status, said: stdout + stderr };
+  };
+  expect(keep('backup', shop.ownerUrl, 'tide table')).toMatchObject({ status: 0 });
+  expect(keep('backup', shop.ownerUrl, 'tide table').said).toContain('never written over');
+  // No name of anybody stands in it.
+  expect(readFileSync(file).includes('Korvild')).toBe(false);
+  const up = `cluster_up ${folder}/db`;
+  try {
+    const { out } = clusterShell(folder, `${up} && echo "at $OWNER_URL $APP_URL"`);
+    const [, owner = '', app = ''] = /at (\S+) (\S+)/.exec(out) ?? [];
+    expect(keep('restore', owner, 'another word').said).toContain('passphrase is not the one');
+    const changed = info.outputPath('changed.dump');
+    const bytes = readFileSync(file);
+    bytes[bytes.length >> 1]! ^= 1;
+    writeFileSync(changed, bytes);
+    writeFileSync(`${changed}.json`, readFileSync(`${file}.json`));
+    expect(keep('restore', owner, 'tide table', changed).said).toContain('its checksum differs');
+    const restored = keep('restore', owner, 'tide table');
+    expect(restored.said).toContain('the same to the last record');
+    // The application's own role sees its shop there, and nothing without one.
+    const seen = await onDatabase(app, async (c) => {
+      const none = (await c.query('SELECT FROM job')).rowCount;
+      await c.query(`SELECT set_config('gravelwort.shop', '5a1e0000-0000-4000-8000-000000000001', false)`);
+      return [none, (await c.query('SELECT FROM job')).rowCount];
+    });
+    expect(seen).toEqual([0, 7]);
+  } finally {
+    clusterShell(folder, `cluster_down ${folder}/db`);
+    rmSync(folder, { recursive: true, force: true });
   }
 });

@@ -11,13 +11,19 @@ export interface Tx {
   run(sql: string, values?: unknown[]): Promise<number>;
 }
 
+/** No statement of a page or a save takes a second; one that takes this long has lost its way, ms. */
+const LONGEST_STATEMENT = 30_000;
+
 const globalPool = globalThis as { gravelwortPool?: Pool };
 
 function pool(): Pool {
   const url = process.env.APP_DATABASE_URL;
   if (!url) throw new Error('APP_DATABASE_URL is not set; start with npm start.');
   if (!globalPool.gravelwortPool) {
-    globalPool.gravelwortPool = new Pool({ connectionString: url, max: 8, connectionTimeoutMillis: 5000 });
+    globalPool.gravelwortPool = new Pool({
+      ...{ connectionString: url, max: 8, connectionTimeoutMillis: 5000 },
+      statement_timeout: LONGEST_STATEMENT,
+    });
     // A connection that dies while idle (database restarted) is dropped by the pool; the next one is made anew.
     globalPool.gravelwortPool.on('error', () => undefined);
   }

@@ -237,6 +237,13 @@ export async function editLoads(tx: Tx, id: string, edit: LoadsEdit): Promise<Jo
       version: before.job.version,
     });
   const kept = new Set(edit.states.map((s) => s.id));
+  // The state of the day carries nothing besides what was aboard when it was measured.
+  if (kept.has(before.states[0]!.id))
+    throw new ProblemError(400, {
+      code: 'bad-input',
+      message: 'The state of the day has no loads of its own.',
+      field: 'states',
+    });
   for (const state of before.states.slice(1)) {
     if (kept.has(state.id)) continue;
     if (await jobs.stateInUse(tx, state.id))
@@ -247,11 +254,18 @@ export async function editLoads(tx: Tx, id: string, edit: LoadsEdit): Promise<Jo
       });
     await jobs.deleteState(tx, jobId, state.id);
   }
-  let ordinal = Math.max(0, ...before.states.filter((s) => kept.has(s.id)).map((s) => s.ordinal));
+  // The lowest places nobody has, so that adding and taking away never comes to an end.
+  const taken = new Set(before.states.filter((s) => kept.has(s.id)).map((s) => s.ordinal));
+  const free = () => {
+    let ordinal = 1;
+    while (taken.has(ordinal)) ordinal += 1;
+    taken.add(ordinal);
+    return ordinal;
+  };
   for (const state of edit.states) {
     const row = { ...stateOf(state), id: state.id, jobId };
     if (before.states.some((s) => s.id === state.id)) await jobs.updateState(tx, row);
-    else await jobs.insertState(tx, { ...row, ordinal: ++ordinal, wanted: false });
+    else await jobs.insertState(tx, { ...row, ordinal: free(), wanted: false });
     await jobs.replaceItems(tx, jobId, state.id, state.items);
   }
   if ((await jobs.setWanted(tx, jobId, edit.wanted)) === 0)

@@ -68,6 +68,23 @@ test('the same sent again is answered as the first time; another thing under the
   expect((await request.post(`/api/checks/${NOBODY}`, { data: tick })).status()).toBe(404);
 });
 
+test('loads are added and taken away without end; the state of the day takes none', async ({ request }) => {
+  const view = async () => (await (await request.get(JOB)).json()) as JobView;
+  const first = await view();
+  const put = async (states: object[], version: number) =>
+    request.put(`${JOB}/loads`, { data: { version, states, wanted: first.states.find((s) => s.wanted)!.id } });
+  const { id, name, items } = first.states[1]!;
+  const stays = { id, name, items };
+  let { version } = first.job;
+  for (let k = 0; k < 25; k++) {
+    const more = { id: uuid(), name: `Load ${k}`, items };
+    expect([k, (await put([stays, more], version)).status()]).toEqual([k, 200]);
+    expect((await put([stays], version + 1)).status()).toBe(200);
+    version += 2;
+  }
+  expect((await put([stays, { id: first.states[0]!.id, name: 'x', items }], version)).status()).toBe(400);
+});
+
 /** Every route with the methods its file has. */
 function routes(): { path: string; methods: string[] }[] {
   const root = 'src/app/api';

@@ -16,7 +16,7 @@ PORT=${PORT:-4680}
 case $PORT in ''|*[!0-9]*) die "PORT must be a number, not “$PORT”." ;; esac
 EXTERNAL=${DATABASE_URL:-}
 [ "$FRESH" = yes ] && [ -n "$EXTERNAL" ] && die "--fresh deletes data and is refused while DATABASE_URL points to a server of yours."
-exec 9>"$STATE/lock"; flock -n 9 || die "another start is under way in this folder."
+exec 9>"$STATE/lock"; flock -w 3 9 || die "another start is under way in this folder."
 # Nobody holds the lock: what an earlier start left running when it was killed is of no use and in the way.
 for left in server instruments; do end_left "$STATE/$left.pid"; done
 port_free "$PORT" || die "port $PORT is in use by another program. Set PORT to another number."
@@ -78,7 +78,7 @@ serve
 # Watches both until told to stop: what ends by itself is brought up again. Five ends of the server within a minute are a fault that no new start mends.
 ENDS=(); MENDING=no
 while :; do
-  sleep 1 & wait $! || true
+  sleep 1 9>&- & wait $! || true
   if [ -n "$HOME_DIR" ] && ! cluster_alive "$HOME_DIR"; then
     [ "$MENDING" = yes ] || say "      the database has ended by itself; it is brought up again"
     MENDING=yes

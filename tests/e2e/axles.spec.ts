@@ -94,8 +94,11 @@ test('rake follows from both axles’ own plans; unlike packs are foretold each 
   await expect(leaves.getByRole('group', { name: /Leaf \d, left/ })).toHaveCount(5);
   await expect(leaves.getByRole('group', { name: /Leaf \d, right/ })).toHaveCount(4);
   await typeInto(page, 'Thickness, leaf 4, right', '8.2');
-  const { own, readings } = await get(request, REAR);
-  expect(readings.find((r) => r.leafId === own!.leaves[3]!.id && r.point === 'leafThickness')!.value).toBe(8.2);
+  const kept = async () => {
+    const { own, readings } = await get(request, REAR);
+    return readings.find((r) => r.leafId === own!.leaves[3]!.id && r.point === 'leafThickness')!.value;
+  };
+  await expect.poll(kept).toBe(8.2);
   await leaves.getByRole('button', { name: 'the same' }).click();
   await expect(leaves.getByRole('group', { name: /^Leaf \d$/ })).toHaveCount(5);
   // What belongs to one side's own pack has no place while one pack stands for both.

@@ -14,6 +14,15 @@ const config: NextConfig = {
         { key: 'X-Content-Type-Options', value: 'nosniff' },
         { key: 'Referrer-Policy', value: 'same-origin' },
         { key: 'X-Frame-Options', value: 'DENY' },
+        { key: 'Cross-Origin-Resource-Policy', value: 'same-origin' },
+        { key: 'Cross-Origin-Opener-Policy', value: 'same-origin' },
+        // Pictures come from the file picker; nothing of the device is asked by the page itself.
+        {
+          key: 'Permissions-Policy',
+          value: ['camera', 'microphone', 'geolocation', 'usb', 'serial', 'bluetooth', 'payment', 'display-capture']
+            .map((of) => `${of}=()`)
+            .join(', '),
+        },
       ],
     },
   ],

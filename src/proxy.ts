@@ -1,14 +1,23 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { foreign } from '@/server/origin';
+import { contentPolicy } from '@/server/policy';
 
 /** Stands before every page and route. */
 export function proxy(request: NextRequest): Response {
   const problem = foreign(request.headers);
   if (problem) return NextResponse.json(problem, { status: 403 });
-  return readable(request.nextUrl.pathname)
-    ? NextResponse.next()
-    : NextResponse.json({ code: 'bad-address', message: 'This address cannot be read.' }, { status: 400 });
+  if (!readable(request.nextUrl.pathname))
+    return NextResponse.json({ code: 'bad-address', message: 'This address cannot be read.' }, { status: 400 });
+  const policy = contentPolicy(nonce(), process.env.NODE_ENV !== 'production');
+  // The framework reads the nonce for its own scripts off the request.
+  const headers = new Headers(request.headers);
+  headers.set('Content-Security-Policy', policy);
+  const answer = NextResponse.next({ request: { headers } });
+  answer.headers.set('Content-Security-Policy', policy);
+  return answer;
 }
+
+const nonce = (): string => Buffer.from(crypto.getRandomValues(new Uint8Array(16))).toString('base64');
 
 function readable(path: string): boolean {
   try {

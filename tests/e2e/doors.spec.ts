@@ -195,3 +195,42 @@ test('a file made to choke the reader is refused at once while others are served
   expect(lines.length - 1).toBe(Number(rows[0]!.count));
   expect(new Set(lines).size).toBe(lines.length);
 });
+
+test('a page runs its own scripts and no other: what is slipped in does nothing, and nothing of its own is held up', async ({
+  page,
+}) => {
+  const broken: string[] = [];
+  await page.exposeFunction('tell', (what: string) => broken.push(what));
+  await page.addInitScript(() =>
+    document.addEventListener('securitypolicyviolation', (event) => {
+      (window as unknown as { tell: (what: string) => void }).tell(`${event.violatedDirective} ${event.blockedURI}`);
+    }),
+  );
+  for (const path of [
+    '/',
+    '/handbook',
+    '/shelf',
+    '/bench',
+    '/guide',
+    ...['ask', 'measure', 'choose', 'check'].map((s) => `${DEMO.planned}/${s}`),
+  ]) {
+    const answer = await page.goto(path);
+    const policy = answer!.headers()['content-security-policy'] ?? '';
+    expect(policy).toMatch(/script-src 'self' 'nonce-[^']+';/);
+    await expect(page.getByRole('button', { name: 'view…' })).toBeEnabled();
+  }
+  // The solver's thread answers under it too.
+  await expect(page.locator('p.check-verdict')).not.toBeEmpty();
+  expect(broken).toEqual([]);
+  await page.evaluate(() => {
+    const script = document.createElement('script');
+    script.textContent = 'window.slipped = 1';
+    document.head.append(script);
+    const link = document.createElement('a');
+    link.setAttribute('onclick', 'window.slipped = 2');
+    document.body.append(link);
+    link.click();
+  });
+  expect(await page.evaluate(() => (window as { slipped?: number }).slipped)).toBeUndefined();
+  await expect.poll(() => broken.length).toBeGreaterThanOrEqual(2);
+});

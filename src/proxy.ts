@@ -12,7 +12,10 @@ export function proxy(request: NextRequest): Response {
   // The framework reads the nonce for its own scripts off the request.
   const headers = new Headers(request.headers);
   headers.set('Content-Security-Policy', policy);
+  const id = crypto.randomUUID();
+  headers.set('x-request-id', id);
   const answer = NextResponse.next({ request: { headers } });
+  answer.headers.set('X-Request-Id', id);
   answer.headers.set('Content-Security-Policy', policy);
   return answer;
 }

@@ -6,6 +6,8 @@ export const problemSchema = z.object({
   message: z.string(),
   field: z.string().optional(),
   detail: z.unknown().optional(),
+  /** Id of the request, as it stands in the server's log. */
+  request: z.string().optional(),
 });
 export type Problem = z.infer<typeof problemSchema>;
 

@@ -13,6 +13,7 @@ import { arrangedOf, KIND_IDS, type KindId } from '@/core/suspension/registry';
 import { formOf } from '@/core/vehicle/form';
 import { type Tx } from '@/data/client';
 import { insertFeature, putKitItem } from '@/data/inspect';
+import { requireRoom } from '@/data/room';
 import * as jobs from '@/data/job';
 import { dropJobAxle, insertJobAxle, putComponent, updateAxleAsk } from '@/data/jobAxle';
 import { type z } from 'zod';
@@ -297,7 +298,8 @@ export async function editVehicle(tx: Tx, id: string, edit: VehicleEdit): Promis
 
 /** Ticks off what a kit brings, or writes down what it does not. */
 export async function putKit(tx: Tx, id: string, item: NewKitItem): Promise<JobView> {
-  const { job } = await loadJob(tx, id);
+  const { job, kit } = await loadJob(tx, id);
+  if (!kit.some((k) => k.id === item.id)) await requireRoom(tx, 'kit_item', job.id);
   await putKitItem(tx, job.id, item);
   return loadJob(tx, id);
 }

@@ -18,6 +18,7 @@ import { type Tx } from '@/data/client';
 import { endDefect, insertClosing, insertDefect, markClosed } from '@/data/defect';
 import { insertDue } from '@/data/due';
 import * as jobs from '@/data/job';
+import { requireRoom } from '@/data/room';
 import { insertTorque, insertTorqueReading } from '@/data/torque';
 import { loadJob } from './jobs';
 import { solveCentral } from './solve';
@@ -27,6 +28,7 @@ export async function answerSafety(
   jobAxleId: string,
   given: { id: string; item: string; answer: string },
 ): Promise<JobView> {
+  await requireRoom(tx, 'safety_answer', jobAxleId);
   await jobs.insertSafety(tx, given.id, jobAxleId, given.item, given.answer);
   return loadJob(tx, jobAxleId);
 }
@@ -178,6 +180,7 @@ export async function enterTorque(tx: Tx, jobAxleId: string, given: NewTorque): 
 export async function readTorque(tx: Tx, jobAxleId: string, given: NewTorqueReading): Promise<JobView> {
   if (!boltsOf(given.joint).includes(given.bolt)) throw bad('This joint has no such bolt.', 'bolt');
   checkTorque(given, TORQUE_READING_RULE);
+  await requireRoom(tx, 'torque_reading', jobAxleId);
   await insertTorqueReading(tx, jobAxleId, given);
   return loadJob(tx, jobAxleId);
 }

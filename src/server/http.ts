@@ -5,6 +5,7 @@ import { checkedJson, plainText, readJson, readText } from './body';
 import { inShop, PERSON_COOKIE, personFrom } from './context';
 import { problemOf } from './faults';
 import { type Asker } from './threadPool';
+import { answered, fault, requestId } from './watch';
 
 const cookieOf = (request: Request, name: string): string | undefined =>
   request.headers
@@ -25,23 +26,35 @@ export async function respond<S extends z.ZodType, T>(
   schema: S | null,
   fn: (body: z.output<S>, person: string) => Promise<T>,
 ): Promise<Response> {
-  try {
+  return served(request, async () => {
     const person = personFrom(cookieOf(request, PERSON_COOKIE));
     const body = schema ? await readJson(request, schema) : (undefined as z.output<S>);
     return answer(200, await fn(body, person));
-  } catch (error) {
-    return failed(error);
-  }
+  });
 }
 
-/** Answers with a problem in the one error shape. */
-function failed(error: unknown): Response {
+/** Answers a request in one way: what is thrown becomes a problem in the one error shape, and every answer is counted. */
+async function served(request: Request, fn: () => Promise<Response>): Promise<Response> {
+  const began = performance.now();
+  let response: Response;
+  try {
+    response = await fn();
+  } catch (error) {
+    response = failed(request, error);
+  }
+  answered(request, response.status, began);
+  return response;
+}
+
+function failed(request: Request, error: unknown): Response {
   const told = problemOf(error);
   if (told) return answer(told.status, told.problem, told.retryAfter);
-  console.error(error);
+  fault(request, error);
+  const id = requestId(request);
   const problem: Problem = {
     code: 'server',
     message: 'The server could not do this just now. Nothing was saved; what you typed is still here. Try again.',
+    ...(id && { request: id }),
   };
   return answer(503, problem);
 }
@@ -84,8 +97,8 @@ const LARGEST_FORM = 16_000_000;
 /** A route below one id that takes a file with its id, subject and caption. */
 export const formRoute =
   <T>(fn: (inTx: InTx, id: string, given: z.output<typeof formSchema> & { file: Buffer }) => Promise<T>) =>
-  async (request: Request, { params }: IdContext): Promise<Response> => {
-    try {
+  (request: Request, { params }: IdContext): Promise<Response> =>
+    served(request, async () => {
       const { id } = await params;
       if (!UUID.test(id)) throw notFound('This');
       const person = personFrom(cookieOf(request, PERSON_COOKIE));
@@ -111,10 +124,7 @@ export const formRoute =
         });
       const buffer = Buffer.from(await file.arrayBuffer());
       return answer(200, await fn((work) => inShop(person, work), id, { ...given.data, file: buffer }));
-    } catch (error) {
-      return failed(error);
-    }
-  };
+    });
 
 /** A file of text sent as it is, of no more than `most` bytes. */
 export const fileRoute =
@@ -135,8 +145,8 @@ export const downloadRoute =
     { type, name }: { type: string; name: string },
     pieces: (tx: Tx, ask: z.output<S>) => AsyncGenerator<string>,
   ) =>
-  async (request: Request): Promise<Response> => {
-    try {
+  (request: Request): Promise<Response> =>
+    served(request, async () => {
       const person = personFrom(cookieOf(request, PERSON_COOKIE));
       const ask = checkedJson(schema, new URL(request.url).searchParams.get('ask') ?? '{}');
       const { readable, writable } = new TransformStream<string, string>();
@@ -151,7 +161,7 @@ export const downloadRoute =
         .then(
           () => to.close(),
           (error: unknown) => {
-            console.error(error);
+            fault(request, error);
             return to.abort(error);
           },
         )
@@ -163,16 +173,13 @@ export const downloadRoute =
           'Cache-Control': 'no-store',
         },
       });
-    } catch (error) {
-      return failed(error);
-    }
-  };
+    });
 
 /** A stored picture; it never changes, so it may be kept. */
 export const imageRoute =
   (fn: (tx: Tx, id: string) => Promise<{ jpeg: Buffer; sha256: string }>) =>
-  async (request: Request, { params }: IdContext): Promise<Response> => {
-    try {
+  (request: Request, { params }: IdContext): Promise<Response> =>
+    served(request, async () => {
       const { id } = await params;
       if (!UUID.test(id)) throw notFound('This picture');
       const person = personFrom(cookieOf(request, PERSON_COOKIE));
@@ -184,7 +191,4 @@ export const imageRoute =
           ETag: `"${sha256}"`,
         },
       });
-    } catch (error) {
-      return failed(error);
-    }
-  };
+    });

@@ -7,6 +7,7 @@ import { judge, ruleOf, shopRule } from '@/core/inspection/rules';
 import { parseMeasured } from '@/core/units/parse';
 import { type Tx } from '@/data/client';
 import * as inspect from '@/data/inspect';
+import { requireRoom } from '@/data/room';
 import { type z } from 'zod';
 import { loadJob } from './jobs';
 
@@ -33,6 +34,7 @@ export async function addFinding(tx: Tx, jobAxleId: string, given: NewFinding): 
   const values = Object.fromEntries(given.values.map((v) => [v.measure, v.value]));
   const verdict = judge(rule, { choice: given.choice, values });
   if (verdict === null) throw bad('Say what was seen, or measure it in full.', rule.measures[0]?.id ?? 'choice');
+  await requireRoom(tx, 'finding', jobAxleId);
   await inspect.insertFinding(tx, jobAxleId, { ...given, verdict });
   return loadJob(tx, jobAxleId);
 }
@@ -44,6 +46,7 @@ export async function addSideFinding(
   given: z.output<typeof newSideFindingSchema>,
 ): Promise<JobView> {
   const { job, vehicle } = await loadJob(tx, jobAxleId);
+  await requireRoom(tx, 'side_finding', vehicle.id);
   await inspect.insertSideFinding(tx, { ...given, jobId: job.id, vehicleId: vehicle.id });
   return loadJob(tx, jobAxleId);
 }

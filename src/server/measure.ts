@@ -17,6 +17,7 @@ import { brokenRule, type Tx } from '@/data/client';
 import { insertPressRun } from '@/data/inspect';
 import * as jobs from '@/data/job';
 import { putComponent, removeComponentsAbove, updateSeen } from '@/data/jobAxle';
+import { requireRoom } from '@/data/room';
 import { allReadings, currentReadings, insertDay, insertReading, jobDays, readingById } from '@/data/reading';
 import { type z } from 'zod';
 import { loadJob } from './jobs';
@@ -88,6 +89,7 @@ export async function addReading(tx: Tx, jobAxleId: string, reading: NewReading)
       });
   }
   try {
+    await requireRoom(tx, 'reading', jobAxleId);
     await tx.run('SAVEPOINT reading');
     await insertReading(tx, jobAxleId, reading);
   } catch (error) {
@@ -185,6 +187,7 @@ export async function editSeen(tx: Tx, id: string, { version, ...seen }: SeenEdi
 
 /** Answers one item of the survey under the vehicle; the last answer counts. */
 export async function answerSurvey(tx: Tx, jobAxleId: string, given: NewSurvey): Promise<JobView> {
+  await requireRoom(tx, 'survey_answer', jobAxleId);
   await jobs.insertSurvey(tx, jobAxleId, given);
   return loadJob(tx, jobAxleId);
 }

@@ -4,6 +4,7 @@ import sharp from 'sharp';
 import { type JobView } from '@/contracts/job';
 import { ProblemError } from '@/contracts/problem';
 import { insertPhoto } from '@/data/inspect';
+import { requireRoom } from '@/data/room';
 import { type InTx } from './http';
 import { Line } from './line';
 import { loadJob } from './jobs';
@@ -65,6 +66,7 @@ export async function addPhoto(
   const picture = await developed(given.file);
   return inTx(async (tx) => {
     await loadJob(tx, jobAxleId);
+    await requireRoom(tx, 'photo', jobAxleId);
     await insertPhoto(tx, jobAxleId, { id: given.id, subject: given.subject, caption: given.caption, ...picture });
     return loadJob(tx, jobAxleId);
   });

@@ -1,6 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 import { ProblemError, type Problem } from '@/contracts/problem';
+import { fault } from './watch';
 
 /** What a solver's thread says of one question. */
 type Said<A> = { answer: A } | { refused: { field: string; reason: string } };
@@ -81,7 +82,7 @@ export class ThreadPool<Question, Answer> {
     } catch (error) {
       if (gone?.aborted) throw left();
       if (late.aborted) throw unsolved(`${this.name} found no end within ${Math.round(this.patience / 1000)} s.`);
-      console.error(error);
+      fault(null, error);
       throw unsolved(`${this.name} has a fault.`);
     }
     if ('answer' in said) return said.answer;

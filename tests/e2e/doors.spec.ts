@@ -85,6 +85,25 @@ test('loads are added and taken away without end; the state of the day takes non
   expect((await put([stays, { id: first.states[0]!.id, name: 'x', items }], version)).status()).toBe(400);
 });
 
+test('a job takes no more than any work asks for, and says so; what is there can still be changed', async ({
+  request,
+  shop,
+}) => {
+  const item = { id: uuid(), what: 'Cotter pin', wanted: 2, state: 'notInKit' };
+  expect((await request.post(`${JOB}/kit`, { data: item })).status()).toBe(200);
+  await onDatabase(shop.ownerUrl, (c) =>
+    c.query(
+      `INSERT INTO kit_item (shop_id, id, job_id, what, wanted, state, person_id)
+       SELECT shop_id, gen_random_uuid(), job_id, 'Pin ' || n, 1, state, person_id
+         FROM kit_item, generate_series(1, 499) n WHERE id = $1`,
+      [item.id],
+    ),
+  );
+  const more = await request.post(`${JOB}/kit`, { data: { ...item, id: uuid() } });
+  expect([more.status(), await more.json()]).toMatchObject([422, { code: 'full' }]);
+  expect((await request.post(`${JOB}/kit`, { data: { ...item, state: 'there' } })).status()).toBe(200);
+});
+
 /** Every route with the methods its file has. */
 function routes(): { path: string; methods: string[] }[] {
   const root = 'src/app/api';

@@ -83,6 +83,25 @@ test('whatever is killed comes up again by itself, and what a killed start left 
   }
 });
 
+test('what a person is told of a fault can be found again; figures name routes, never what was asked of them', async ({
+  request,
+  shop,
+}) => {
+  const id = '5a1e0003-0000-4000-8000-000000000f00';
+  expect((await request.get(`/api/jobs/${id}`)).headers()['x-request-id']).toMatch(/^[0-9a-f-]{36}$/);
+  // A table gone from under the server is nobody's fault but the house's own.
+  await onDatabase(shop.ownerUrl, (c) => c.query('ALTER TABLE shelf_item RENAME TO gone'));
+  const failed = await request.get(`/api/shelf/${id}`);
+  expect(failed.status()).toBe(503);
+  const problem = (await failed.json()) as { code: string; request: string; message: string };
+  expect(problem).toMatchObject({ code: 'server', request: failed.headers()['x-request-id'] });
+  expect(JSON.stringify(problem)).not.toContain('shelf_item');
+  expect(shop.heard).toContain(problem.request);
+  const figures = await (await request.get('/metrics')).text();
+  expect(figures).toContain('gravelwort_answers_total{method="GET",route="/api/jobs/[id]",status="200"}');
+  expect(figures).not.toContain(id);
+});
+
 test('a backup, encrypted, comes back on another machine the same to the last record; a changed file and a wrong word change nothing', async ({
   shop,
 }, info) => {

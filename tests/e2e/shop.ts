@@ -83,6 +83,9 @@ export class Shop {
     return this.server !== undefined && this.server.exitCode === null && this.server.signalCode === null;
   }
 
+  /** The last of what the server said. */
+  heard = '';
+
   /** The list of instruments the server is to connect to, from its next start on. */
   instruments: string | undefined;
 
@@ -110,6 +113,7 @@ export class Shop {
     this.server = server;
     await new Promise<void>((resolve, reject) => {
       const hear = (chunk: Buffer) => {
+        this.heard = `${this.heard}${chunk.toString()}`.slice(-20_000);
         if (chunk.includes('Ready in')) resolve();
       };
       server.stdout.on('data', hear);

@@ -1,8 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { z } from 'zod';
 import { instrumentSchema, type Live } from '@/contracts/instrument';
-import { notFound } from '@/contracts/problem';
+import { notFound, type Problem } from '@/contracts/problem';
 import { LineDriver, type Driver } from './lineDriver';
+
+/** Pages that may look at once. */
+const MOST_PAGES = 200;
+/** Messages that may wait for a page that does not take them; then it is let go, and comes again by itself. */
+const MOST_WAITING = 500;
 
 /** All instruments of the shop, connected once for every page that looks. */
 class Hub {
@@ -36,6 +41,11 @@ class Hub {
     return () => this.listeners.delete(listener);
   }
 
+  /** Whether no more pages are let in. */
+  get full(): boolean {
+    return this.listeners.size >= MOST_PAGES;
+  }
+
   zero(id: string): void {
     const driver = this.drivers.get(id);
     if (!driver) throw notFound('This instrument');
@@ -52,6 +62,10 @@ export function instruments(): Hub {
 
 /** What the instruments say, as server-sent events; ends when the page goes. */
 export function instrumentStream(signal: AbortSignal): Response {
+  if (instruments().full) {
+    const problem: Problem = { code: 'busy', message: 'Too many pages look at the instruments just now.' };
+    return Response.json(problem, { status: 429, headers: { 'Retry-After': '10' } });
+  }
   const encoder = new TextEncoder();
   let stop: () => void = () => undefined;
   const body = new ReadableStream<Uint8Array>({
@@ -59,6 +73,9 @@ export function instrumentStream(signal: AbortSignal): Response {
       const send = (text: string) => {
         try {
           controller.enqueue(encoder.encode(text));
+          if ((controller.desiredSize ?? 0) > -MOST_WAITING) return;
+          stop();
+          controller.close();
         } catch {
           stop();
         }

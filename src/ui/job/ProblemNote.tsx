@@ -11,6 +11,9 @@ export function ProblemNote({ problem }: { problem: unknown }) {
       <p>
         <Marked kind="look">{text}</Marked>
       </p>
+      {problem instanceof ApiProblem && problem.problem.request ? (
+        <p className="muted small">In the server’s log: {problem.problem.request}</p>
+      ) : null}
       {reload ? (
         <button type="button" className="act quiet" onClick={() => window.location.reload()}>
           Reload this page

@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { ProblemError } from '@/contracts/problem';
+import { type Tx } from './client';
+
+/** As many as one job may hold; far more than any work asks for, so that nothing grows without an end. */
+const MOST = {
+  reading: { column: 'job_axle_id', most: 20_000, what: 'readings' },
+  photo: { column: 'job_axle_id', most: 400, what: 'pictures' },
+  finding: { column: 'job_axle_id', most: 5000, what: 'findings' },
+  survey_answer: { column: 'job_axle_id', most: 5000, what: 'answers' },
+  safety_answer: { column: 'job_axle_id', most: 5000, what: 'answers' },
+  torque_reading: { column: 'job_axle_id', most: 5000, what: 'torque readings' },
+  kit_item: { column: 'job_id', most: 500, what: 'things on its list' },
+  side_finding: { column: 'vehicle_id', most: 2000, what: 'findings by the way' },
+} as const;
+
+/** @throws ProblemError `full` where no more of it is taken */
+export async function requireRoom(tx: Tx, table: keyof typeof MOST, id: string): Promise<void> {
+  const { column, most, what } = MOST[table];
+  const [row] = await tx.rows(
+    z.object({ n: z.coerce.number() }),
+    `SELECT count(*) AS n FROM (SELECT FROM ${table} WHERE ${column} = $1 LIMIT ${most}) c`,
+    [id],
+  );
+  if (row!.n >= most)
+    throw new ProblemError(422, { code: 'full', message: `This job holds ${most} ${what}, as many as one may.` });
+}

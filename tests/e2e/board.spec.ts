@@ -77,6 +77,8 @@ test('the day sheet holds still, goes to the search by one key, and finds jobs b
     ]);
     expect([tall, wide]).toEqual([0, 0]);
   }
+  // Before the page's program runs no key is heard.
+  await expect(page.getByRole('button', { name: 'view…' })).toBeEnabled();
   await page.keyboard.press('/');
   const search = page.getByRole('textbox', { name: 'Search vehicles, jobs, parts and findings' });
   await expect(search).toBeFocused();

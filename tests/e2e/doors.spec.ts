@@ -23,7 +23,11 @@ async function entries(request: APIRequestContext): Promise<[path: string, body:
   );
   return [
     [`${JOB}/readings`, { ...reading, supersedes: current?.id ?? null }, { typed: '45 mm', value: 45 }],
-    [`${JOB}/survey`, { item: 'brakeWire', answer: 'ok', slack: 90, slackTyped: '90', note: '' }, { slack: 91 }],
+    [
+      `${JOB}/survey`,
+      { item: 'brakeWire', answer: 'ok', slack: 90, slackTyped: '90', note: '' },
+      { slack: 91, slackTyped: '91' },
+    ],
     [`${JOB}/safety`, { item: 'frameHeld', answer: 'ok' }, { answer: 'notOk' }],
     [`${JOB}/side-findings`, { what: 'Lamp glass cracked', urgency: 'soon' }, { what: 'Lamp glass whole' }],
     [

@@ -13,7 +13,8 @@ import { useMeasuredField, type SaveTyped, type StoredText } from './useMeasured
 
 // Fetched where a field has a pad.
 const DockedPad = dynamic(() => import('./DockedPad').then((pad) => pad.DockedPad));
-const Keypad = dynamic(() => import('./Keypad').then((pad) => pad.Keypad), { ssr: false });
+const loadKeypad = () => import('./Keypad').then((pad) => pad.Keypad);
+const Keypad = dynamic(loadKeypad, { ssr: false });
 
 const UNIT_SIGN: Partial<Record<UnitId, string>> = { deg: '°', count: '', price: '', thread: '' };
 
@@ -120,6 +121,10 @@ export function MeasuredInput(props: Props) {
   const [reason, setReason] = useState('');
   const dock = useContext(PadContext);
   useEffect(() => onText?.(text), [onText, text]);
+  // Fetched with the page, not with the first touch: by then the network may be gone.
+  useEffect(() => {
+    if (keypad && !dock) void loadKeypad().catch(() => undefined);
+  }, [keypad, dock]);
 
   const onKey = (event: KeyboardEvent<HTMLInputElement>) => {
     // Who types on a keyboard has one: the pad stays away until it is asked for again.

@@ -244,7 +244,9 @@ test('a page runs its own scripts and no other: what is slipped in does nothing,
   }
   // The solver's thread answers under it too.
   await expect(page.locator('p.check-verdict')).not.toBeEmpty();
-  expect(broken).toEqual([]);
+  // The schema library tries once whether text may be evaluated, and does without where it may not.
+  const held = (how?: string) => broken.filter((what) => (how ? what.endsWith(how) : !what.endsWith(' eval')));
+  expect(held()).toEqual([]);
   await page.evaluate(() => {
     const script = document.createElement('script');
     script.textContent = 'window.slipped = 1';
@@ -255,5 +257,5 @@ test('a page runs its own scripts and no other: what is slipped in does nothing,
     link.click();
   });
   expect(await page.evaluate(() => (window as { slipped?: number }).slipped)).toBeUndefined();
-  await expect.poll(() => broken.length).toBeGreaterThanOrEqual(2);
+  await expect.poll(() => held(' inline').length).toBeGreaterThanOrEqual(2);
 });

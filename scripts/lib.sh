@@ -155,10 +155,11 @@ end_child() {
   kill -KILL "$pid" 2>/dev/null || true
 }
 
-# end_left FILE: ends a program of this folder whose start is gone, by the id it was written down under.
+# end_left FILE: ends the server or the instruments of this folder whose start is gone, by the id they were written down under; whatever else has that id by now is let be.
 end_left() {
   local pid; pid=$(cat "$1" 2>/dev/null || true); rm -f "$1"
   [ -n "$pid" ] && [ "$(readlink "/proc/$pid/cwd" 2>/dev/null)" = "$ROOT" ] || return 0
+  tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qE 'next|instruments/serve' || return 0
   say "      a program left by an earlier start (process $pid) is ended"
   end_child "$pid"
 }

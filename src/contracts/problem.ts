@@ -27,6 +27,13 @@ export class ProblemError extends Error {
 export const notFound = (what: string): ProblemError =>
   new ProblemError(404, { code: 'not-found', message: `${what} does not exist (any more).` });
 
+/** An id that was used before for something else: what was sent now is not stored, and nobody may think so. */
+export const taken = (): ProblemError =>
+  new ProblemError(409, {
+    code: 'taken',
+    message: 'Something else was saved under this id before; this was not saved. Reload the page and enter it anew.',
+  });
+
 /** Who changed it, when, and what stands there now. */
 export const conflictSchema = z.object({
   theirs: z.string(),

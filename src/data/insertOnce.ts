@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { ProblemError } from '@/contracts/problem';
+import { taken } from '@/contracts/problem';
 import { type Tx } from './client';
-import { NAME } from './insertRows';
+import { checkNames } from './insertRows';
 
 type Row = Readonly<Record<string, unknown>> & { id: string };
 
@@ -14,24 +14,40 @@ const OF_ITSELF = (columns: readonly string[]) => columns.filter((c) => c !== 'i
  */
 export async function sameAsStored(tx: Tx, table: string, row: Row): Promise<void> {
   const columns = Object.keys(row);
-  for (const name of [table, ...columns]) if (!NAME.test(name)) throw new Error(`${name} is no name of a column`);
+  checkNames(table, ...columns);
   const alike = OF_ITSELF(columns).map((c) => `t.${c} IS NOT DISTINCT FROM r.${c}`);
   const [found] = await tx.rows(
     z.object({ same: z.boolean() }),
     `SELECT ${alike.join(' AND ')} AS same FROM ${table} t, json_populate_record(NULL::${table}, $1) r WHERE t.id = r.id`,
     [JSON.stringify(row)],
   );
-  if (found?.same !== true)
-    throw new ProblemError(409, {
-      code: 'taken',
-      message: 'Something else was saved under this id before; this was not saved. Reload the page and enter it anew.',
-    });
+  if (found?.same !== true) throw taken();
+}
+
+/** The same of all rows that belong to one entry. @param owner the column that says whose they are, and the entry's id */
+export async function sameRowsAsStored(
+  tx: Tx,
+  table: string,
+  owner: { column: string; id: string },
+  columns: readonly string[],
+  rows: readonly Readonly<Record<string, unknown>>[],
+): Promise<void> {
+  checkNames(table, owner.column, ...columns);
+  const own = columns.join(', ');
+  const stored = `SELECT ${own} FROM ${table} WHERE ${owner.column} = $2`;
+  const sent = `SELECT ${own} FROM json_populate_recordset(NULL::${table}, $1)`;
+  const differ = await tx.rows(
+    z.object({}),
+    `(${stored} EXCEPT ${sent}) UNION ALL (${sent} EXCEPT ${stored}) LIMIT 1`,
+    [JSON.stringify(rows), owner.id],
+  );
+  if (differ.length > 0) throw taken();
 }
 
 /** Appends a row by its id, or finds it there already. @returns whether it was new @throws as `sameAsStored` */
 export async function insertOnce(tx: Tx, table: string, row: Row): Promise<boolean> {
   const columns = Object.keys(row);
-  for (const name of [table, ...columns]) if (!NAME.test(name)) throw new Error(`${name} is no name of a column`);
+  checkNames(table, ...columns);
   const made = await tx.run(
     `INSERT INTO ${table} (shop_id, ${columns.join(', ')})
      SELECT $2::uuid, ${columns.map((c) => `r.${c}`).join(', ')} FROM json_populate_record(NULL::${table}, $1) AS r

@@ -1,7 +1,10 @@
 import { type Tx } from './client';
 
 /** Column names are the program's own; anything else is a slip and never reaches the database. */
-export const NAME = /^[a-z][a-z0-9_]*$/;
+const NAME = /^[a-z][a-z0-9_]*$/;
+export function checkNames(...names: readonly string[]): void {
+  for (const name of names) if (!NAME.test(name)) throw new Error(`${name} is no name of a column`);
+}
 
 /**
  * Inserts rows of one table as one statement, whatever their number; their shop is that of the transaction. All rows have the
@@ -15,7 +18,7 @@ export async function insertRows(
   const [first] = rows;
   if (!first) return 0;
   const columns = Object.keys(first);
-  for (const name of [table, ...columns]) if (!NAME.test(name)) throw new Error(`${name} is no name of a column`);
+  checkNames(table, ...columns);
   const own = columns.map((name) => `r.${name}`).join(', ');
   return tx.run(
     `INSERT INTO ${table} (shop_id, ${columns.join(', ')})

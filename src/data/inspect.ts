@@ -5,7 +5,7 @@ import { findingSchema, shopLimitSchema, type NewFinding, type NewShopLimit } fr
 import { photoSchema } from '@/contracts/photo';
 import { pressRunSchema, type PressRun } from '@/contracts/press';
 import { type Tx } from './client';
-import { insertOnce, sameAsStored } from './insertOnce';
+import { insertOnce, sameAsStored, sameRowsAsStored } from './insertOnce';
 import { insertRows } from './insertRows';
 import { JOB_OF } from './jobAxle';
 
@@ -22,6 +22,8 @@ export const jobFindings = (tx: Tx, jobAxleId: string) =>
     [jobAxleId],
   );
 
+const VALUE_COLUMNS = ['measure', 'value', 'typed'];
+
 export async function insertFinding(tx: Tx, jobAxleId: string, f: NewFinding & { verdict: string }): Promise<void> {
   // What the shop's limits make of it is reckoned anew; what was found is what counts.
   const found = {
@@ -33,9 +35,12 @@ export async function insertFinding(tx: Tx, jobAxleId: string, f: NewFinding & {
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) ON CONFLICT (shop_id, id) DO NOTHING`,
     [tx.shop, f.id, jobAxleId, f.rule, f.side, f.choice, f.verdict, f.note, f.leafId, f.place, f.placeTyped, tx.person],
   );
-  // A retry of the same finding has its values already.
-  if (made === 0) return sameAsStored(tx, 'finding', found);
   const values = f.values.map(({ measure, value, typed }) => ({ finding_id: f.id, measure, value, typed }));
+  // A retry of the same finding has its values already.
+  if (made === 0) {
+    await sameAsStored(tx, 'finding', found);
+    return sameRowsAsStored(tx, 'finding_value', { column: 'finding_id', id: f.id }, VALUE_COLUMNS, values);
+  }
   await insertRows(tx, 'finding_value', values);
 }
 
@@ -162,6 +167,8 @@ export const jobPressRuns = (tx: Tx, jobAxleId: string) =>
     [jobAxleId],
   );
 
+const POINT_COLUMNS = ['ordinal', 'force_n', 'arch_top_mm', 'branch'];
+
 export async function insertPressRun(
   tx: Tx,
   jobAxleId: string,
@@ -169,11 +176,11 @@ export async function insertPressRun(
 ): Promise<void> {
   const { id, side, source } = run;
   const made = await insertOnce(tx, 'press_run', { id, job_axle_id: jobAxleId, side, source, person_id: tx.person });
-  if (!made) return;
   const points = run.points.map(({ force, archTop, branch }, ordinal) => ({
     ...{ run_id: run.id, ordinal, force_n: force, arch_top_mm: archTop, branch },
   }));
-  await insertRows(tx, 'press_point', points);
+  if (made) await insertRows(tx, 'press_point', points);
+  else await sameRowsAsStored(tx, 'press_point', { column: 'run_id', id }, POINT_COLUMNS, points);
 }
 
 /** The shop's own limits: the last one set for every rule, verdict and measure. */

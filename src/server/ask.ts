@@ -6,7 +6,7 @@ import { type LoadItem, type LoadsEdit } from '@/contracts/loads';
 import { type NewKitItem, type newFeatureSchema } from '@/contracts/kit';
 import { type AxleAsk, type JobAxleAct } from '@/contracts/jobAxle';
 import { type KnownAxle, type VehicleEdit } from '@/contracts/vehicle';
-import { conflict, notFound, ProblemError } from '@/contracts/problem';
+import { conflict, notFound, ProblemError, taken } from '@/contracts/problem';
 import { lumped } from '@/core/sheet/reading';
 import { SUSPENSIONS } from '@/core/suspension/names';
 import { arrangedOf, KIND_IDS, type KindId } from '@/core/suspension/registry';
@@ -51,7 +51,10 @@ function stateOf({ name, items }: { name: string; items: readonly LoadItem[] }) 
 /** Makes a job with all it needs to be measured; ids may be given so that the demo is the same every time. */
 export async function createJob(tx: Tx, given: NewJob, newId: () => string = randomUUID): Promise<{ id: string }> {
   // A second try after a lost answer.
-  if ((await jobs.jobRow(tx, given.id)).length > 0) return { id: given.id };
+  const [there] = await jobs.jobRow(tx, given.id);
+  // What was edited since says nothing any more of how it was made.
+  if (there && there.version === 1 && there.complaint !== given.complaint) throw taken();
+  if (there) return { id: given.id };
   let axleId: string;
   let suspension: KindId;
   if (given.vehicle.kind === 'known') {

@@ -3,7 +3,7 @@ import { randomInt } from 'node:crypto';
 import { assembledOf } from '@/contracts/sheet';
 import { type JobView } from '@/contracts/job';
 import { planText } from '@/contracts/planText';
-import { conflict, ProblemError } from '@/contracts/problem';
+import { conflict, ProblemError, taken } from '@/contracts/problem';
 import { SIDES } from '@/core/vehicle/side';
 import { lacksOf } from '@/core/suspension/registry';
 import { CORE_VERSION } from '@/core/version';
@@ -37,11 +37,7 @@ export async function storePrediction(
     });
   const view = await inTx((tx) => loadJob(tx, jobAxleId));
   const there = view.predictions.find((p) => p.id === request.id);
-  if (there && there.planVersion !== request.planVersion)
-    throw new ProblemError(409, {
-      code: 'taken',
-      message: 'A prediction of another plan was kept under this id; this one was not. Reload the page.',
-    });
+  if (there && there.planVersion !== request.planVersion) throw taken();
   if (there) return view;
   if (view.plan.version !== request.planVersion)
     throw conflict('plan', {

@@ -67,6 +67,23 @@ test('the same sent again is answered as the first time; another thing under the
     stored += 1;
   }
   expect(stored).toBeGreaterThanOrEqual(6);
+  const job = { ...newJob(), complaint: 'sits low' };
+  for (const [complaint, status] of [
+    ['sits low', 200],
+    ['sits low', 200],
+    ['leans', 409],
+  ] as const)
+    expect((await request.post('/api/jobs', { data: { ...job, complaint } })).status()).toBe(status);
+  const run = { id: uuid(), side: 'left' };
+  const points = [0, 1, 2].map((k) => ({ force: 1000 * k, archTop: 90 - 10 * k, branch: 'loading' }));
+  for (const [last, status] of [
+    [70, 200],
+    [70, 200],
+    [71, 409],
+  ] as const) {
+    const data = { ...run, points: points.map((p, k) => (k === 2 ? { ...p, archTop: last } : p)) };
+    expect((await request.post(`${JOB}/press`, { data })).status()).toBe(status);
+  }
   expect((await request.post(`/api/side-findings/${NOBODY}`, { data: { evidence: 'mended it' } })).status()).toBe(404);
   const tick = { id: uuid(), done: true, figures: '52', km: null, kmTyped: null };
   expect((await request.post(`/api/checks/${NOBODY}`, { data: tick })).status()).toBe(404);

@@ -38,14 +38,14 @@ function gaugeDevice(
   };
 }
 
-/** Says the peak of each pull, every few seconds another. */
+/** Says the peak of each pull once, every few seconds another. */
 function wrenchDevice(): Device {
   const uniform = uniformFrom(11);
   let ticks = 0;
-  let peak = 0;
   return {
     say: () => {
-      if (ticks++ % 20 === 0) peak = 112_000 + 9000 * uniform();
+      if (ticks++ % 20 !== 0) return null;
+      const peak = 112_000 + 9000 * uniform();
       return { values: [{ quantity: 'torque', value: peak, unit: 'N·m' }], settled: true, word: 'peak' };
     },
     zero: () => undefined,
@@ -135,9 +135,10 @@ function attend(socket: Socket, spec: Spec): void {
     }
   });
   const timer = setInterval(() => {
-    number += 1;
     const said = device.say();
-    if (!said || fault === 'silent') return;
+    if (!said) return;
+    number += 1;
+    if (fault === 'silent') return;
     const line = writeLine({ ...said, number }, spec.decimals);
     if (fault === 'cutOff') {
       socket.write(line.slice(0, line.length >> 1));

@@ -29,6 +29,8 @@ export const liveSchema = z.object({
     z.object({ quantity: z.string(), value: z.number(), unit: z.enum(Object.keys(UNITS) as [UnitId, ...UnitId[]]) }),
   ),
   word: z.string().nullable(),
+  /** Number of the line these values were read from; null while it says none. A wrench's peak is known by it: one pull, one bolt. */
+  reading: z.number().nullable(),
   /** Lines that could not be read since it was connected. */
   garbled: z.number(),
 });

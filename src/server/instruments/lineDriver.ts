@@ -1,6 +1,6 @@
 import { connect, type Socket } from 'node:net';
 import { type Instrument, type Live } from '@/contracts/instrument';
-import { readLine } from '@/contracts/instrumentLine';
+import { readLine, type InstrumentLine } from '@/contracts/instrumentLine';
 
 /** What a driver tells; a real device is one more driver that tells the same. */
 export interface Driver {
@@ -11,6 +11,8 @@ export type Tell = (live: Live) => void;
 
 /** No line for this long is silence, ms. */
 const SILENCE = 2500;
+/** A wrench speaks once a pull and is silent otherwise: its peak waits this long to be taken, ms. */
+const PEAK_HELD = 60_000;
 /** Between two tries to connect, ms. */
 const AGAIN = 1500;
 /** A line longer than this is none; what came so far is dropped. */
@@ -33,9 +35,10 @@ export class LineDriver implements Driver {
     this.open();
   }
 
-  private say(state: Live['state'], values: Live['values'] = [], word: string | null = null): void {
+  private say(state: Live['state'], read?: InstrumentLine): void {
     const { id, name, kind, side } = this.instrument;
-    this.tell({ id, name, kind, side, state, values, word, garbled: this.garbled });
+    const { values = [], word = null, number: reading = null } = read ?? {};
+    this.tell({ id, name, kind, side, state, values, word, reading, garbled: this.garbled });
   }
 
   private open(): void {
@@ -57,9 +60,9 @@ export class LineDriver implements Driver {
     });
   }
 
-  private heard(): void {
+  private heard(silence = SILENCE): void {
     clearTimeout(this.watch);
-    this.watch = setTimeout(() => this.say('silent'), SILENCE);
+    this.watch = setTimeout(() => this.say('silent'), silence);
   }
 
   private take(text: string): void {
@@ -77,7 +80,8 @@ export class LineDriver implements Driver {
         continue;
       }
       this.badInRow = 0;
-      this.say(read.settled ? 'settled' : 'settling', read.values, read.word);
+      if (read.word === 'peak') this.heard(PEAK_HELD);
+      this.say(read.settled ? 'settled' : 'settling', read);
     }
   }
 

@@ -24,7 +24,7 @@ import { Marked } from '../controls/Mark';
 import { jointsOf } from '@/core/suspension/registry';
 import { Sheet } from '../controls/Sheet';
 import { valueText } from '../instruments/liveText';
-import { useInstrument } from '../instruments/useInstruments';
+import { usePull } from '../instruments/useInstruments';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
@@ -276,7 +276,7 @@ function Bolts({ job, joint, taking, target }: Omit<RowProps, 'questioned'> & { 
         <TakePeak
           bolt={next}
           onTake={(typed, value, unit) =>
-            void run(() => send({ bolt: next, typed, value, unit, state, instrument: 'connected' }))
+            run(() => send({ bolt: next, typed, value, unit, state, instrument: 'connected' }))
           }
         />
       ) : null}
@@ -285,11 +285,17 @@ function Bolts({ job, joint, taking, target }: Omit<RowProps, 'questioned'> & { 
   );
 }
 
+interface PeakProps {
+  bolt: string;
+  /** Whether it was stored. */
+  onTake: (typed: string, value: number, unit: 'N·m') => Promise<boolean>;
+}
+
 /** The connected wrench's last peak, to be taken for one bolt. Redraws alone, as often as the wrench speaks. */
-function TakePeak({ bolt, onTake }: { bolt: string; onTake: (typed: string, value: number, unit: 'N·m') => void }) {
-  const wrench = useInstrument('torqueWrench');
-  const peak = wrench?.state === 'settled' ? wrench.values.find((v) => v.quantity === 'torque') : undefined;
-  if (!peak) return null;
+function TakePeak({ bolt, onTake }: PeakProps) {
+  const { pull, use } = usePull();
+  const peak = pull?.values.find((v) => v.quantity === 'torque');
+  if (!pull || !peak) return null;
   const text = valueText(peak);
   const parsed = parseMeasured(text, TORQUE_READING_RULE);
   return (
@@ -298,7 +304,11 @@ function TakePeak({ bolt, onTake }: { bolt: string; onTake: (typed: string, valu
       className="act quiet"
       data-live
       disabled={parsed.kind !== 'ok'}
-      onClick={() => parsed.kind === 'ok' && onTake(text, parsed.value, parsed.unit as 'N·m')}
+      onClick={() => {
+        if (parsed.kind !== 'ok') return;
+        use(pull, true);
+        void onTake(text, parsed.value, parsed.unit as 'N·m').then((stored) => stored || use(pull, false));
+      }}
     >
       Take the wrench’s peak, {text}, for {bolt}
     </button>

@@ -8,7 +8,13 @@ const EVERY = 250;
 
 /** What of a live value can be seen: two that look alike are the same. */
 const seen = (l: Live): string =>
-  [STATE_WORDS[l.state], l.word ?? '', l.garbled, ...l.values.map((v) => `${v.quantity} ${valueText(v)}`)].join('|');
+  [
+    STATE_WORDS[l.state],
+    l.word ?? '',
+    l.word === 'peak' ? l.reading : '',
+    l.garbled,
+    ...l.values.map((v) => `${v.quantity} ${valueText(v)}`),
+  ].join('|');
 
 /**
  * One stream for the whole page, and none while nobody looks: a browser has few connections to a server. Listeners hear of it four
@@ -20,6 +26,8 @@ class LiveStream {
   private readonly byId = new Map<string, Live>();
   private readonly told = new Map<string, string>();
   private list: Live[] = [];
+  /** The pull of each wrench that went to a bolt. */
+  private readonly used = new Map<string, number | null>();
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   subscribe = (listener: () => void): (() => void) => {
@@ -35,6 +43,16 @@ class LiveStream {
 
   get = (): Live[] => this.list;
   of = (kind: Live['kind']): Live | undefined => this.list.find((l) => l.kind === kind);
+  /** The pull that no bolt has yet. */
+  pull = (): Live | undefined =>
+    this.list.find(
+      (l) => l.kind === 'torqueWrench' && l.state === 'settled' && l.reading !== (this.used.get(l.id) ?? null),
+    );
+  /** One pull is one bolt; one that could not be stored is free again. */
+  use = ({ id, reading }: Live, used: boolean): void => {
+    this.used.set(id, used ? reading : null);
+    for (const listener of this.listeners) listener();
+  };
 
   private readonly turn = (): void => {
     const wanted = this.listeners.size > 0 && document.visibilityState === 'visible';
@@ -52,6 +70,8 @@ class LiveStream {
     const said = liveSchema.safeParse(JSON.parse(data));
     if (!said.success) return;
     this.byId.set(said.data.id, said.data);
+    // Connected anew it counts from one again.
+    if (said.data.state === 'cutOff') this.used.delete(said.data.id);
     this.timer ??= setTimeout(this.tell, EVERY);
   }
 
@@ -85,3 +105,9 @@ export const useInstrument = (kind: Live['kind']): Live | undefined =>
     () => stream.of(kind),
     () => undefined,
   );
+
+/** A wrench's pull that no bolt has yet, and how it is used up; who asks redraws only when there is another. */
+export const usePull = (): { pull: Live | undefined; use: (pull: Live, used: boolean) => void } => ({
+  pull: useSyncExternalStore(stream.subscribe, stream.pull, () => undefined),
+  use: stream.use,
+});

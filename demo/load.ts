@@ -10,7 +10,9 @@ import { CORE_VERSION } from '@/core/version';
 import { closePool, withShop, type Tx } from '@/data/client';
 import { predictionRecord } from '@/data/plan';
 import { insertPerson, insertShop, shopPeople } from '@/data/shop';
-import { DEMO_PERSON, DEMO_SHOP } from '@/server/context';
+import { nameShop, putSecret, setStanding, staff } from '@/data/door';
+import { hashSecret } from '@/server/door/secrets';
+import { DEMO_PASSWORD, DEMO_PERSON, DEMO_PIN, DEMO_SHOP, DEMO_WORD } from './ids';
 import { actOnAxles, createJob, editVehicle } from '@/server/ask';
 import { answerSafety, enterTorque, startBuild } from '@/server/build';
 import { editPlan } from '@/server/choose';
@@ -208,17 +210,34 @@ async function stockShelf(tx: Tx): Promise<void> {
   console.log(`      ${parts.length} parts on the shelf`);
 }
 
+/** Who is what in the demo; the first is the owner. */
+const ROLES = ['owner', 'mechanic', 'apprentice'] as const;
+
+/** Lets the demo's people sign in with what is told to everybody; what one of them changed stays changed. */
+async function openDoors(tx: Tx): Promise<void> {
+  await nameShop(tx, DEMO_WORD);
+  for (const { id, name, signIn, password } of await staff(tx)) {
+    if (password !== 'none' || signIn !== null) continue;
+    const k = id === DEMO_PERSON ? 0 : PEOPLE.indexOf(name);
+    await setStanding(tx, id, ROLES[k] ?? 'apprentice', name.split(' ')[0]!.toLowerCase(), false);
+    await putSecret(tx, id, 'password', await hashSecret('password', DEMO_PASSWORD));
+    await putSecret(tx, id, 'pin', await hashSecret('pin', DEMO_PIN));
+  }
+}
+
 await withShop(DEMO_SHOP, DEMO_PERSON, async (tx) => {
   if ((await shopPeople(tx)).length > 0) {
     console.log('      demo data are already there');
     for (const [k, demo] of JOBS.entries()) if (demo.truth) await foretellAnew(tx, demo.truth.seed, k + 1);
     await stockShelf(tx);
+    await openDoors(tx);
     return;
   }
   await insertShop(tx, SHOP, ZONE);
   for (const [k, name] of PEOPLE.entries()) await insertPerson(tx, k === 0 ? DEMO_PERSON : idOf(0, 0xa1 + k), name);
   for (const [k, demo] of JOBS.entries()) await loadOne(tx, demo, k + 1);
   await stockShelf(tx);
+  await openDoors(tx);
   console.log(`      demo loaded: ${JOBS.length} jobs of ${SHOP}`);
 });
 await closePool();

@@ -8,7 +8,7 @@ import { closePool, withShop } from '@/data/client';
 import { insertPerson, insertShop } from '@/data/shop';
 import { createJob } from '@/server/ask';
 import { board, PAGE } from '@/server/board';
-import { DEMO_PERSON, DEMO_SHOP } from '@/server/context';
+import { DEMO_PERSON, DEMO_SHOP } from '../demo/ids';
 import { JOBS } from '../demo/scenario';
 
 const COUNT = Number(process.argv[2] ?? 100_000);

@@ -2,10 +2,13 @@
 // input to drawn, and the longest task of the page meanwhile. Figures, not tests. Needs a running Gravelwort.
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../tests/e2e/chromium';
+import { demoSignIn } from './demoSignIn';
 
 const url = process.argv[2] ?? 'http://127.0.0.1:4680';
 const browser = await chromium.launch(CHROMIUM);
-const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+await demoSignIn(context, url);
+const page = await context.newPage();
 await page.goto(`${url}/jobs/5a1e0001-0000-4000-8000-000000000f00/choose#load`);
 const slider = page.getByRole('slider', { name: 'Load on this spring' });
 await slider.scrollIntoViewIfNeeded();

@@ -2,6 +2,7 @@
 // First load of its programs, gzipped as they come over the line, and the largest contentful paint at a quarter of this processor.
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../tests/e2e/chromium';
+import { demoSignIn } from './demoSignIn';
 
 const url = process.argv[2] ?? 'http://127.0.0.1:4680';
 const job = '/jobs/5a1e0003-0000-4000-8000-000000000f00';
@@ -31,6 +32,7 @@ for (const [name, path] of Object.entries(PAGES)) {
   let bytes = 0;
   for (let k = 0; k < REPEATS; k++) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    await demoSignIn(context, url);
     const page = await context.newPage();
     const cdp = await context.newCDPSession(page);
     await cdp.send('Network.enable');

@@ -6,7 +6,7 @@ import { shelfAskSchema, type ShelfAsk } from '@/contracts/shelf';
 import { closePool, withShop } from '@/data/client';
 import { insertPerson, insertShop } from '@/data/shop';
 import { shelfCount, shelfPage } from '@/data/shelf';
-import { DEMO_PERSON, DEMO_SHOP } from '@/server/context';
+import { DEMO_PERSON, DEMO_SHOP } from '../demo/ids';
 import { manyParts } from '../tests/reference/manyParts';
 
 const PARTS = Number(process.argv[2] ?? 50_000);

@@ -127,6 +127,16 @@ cluster_urls() {
   APP_URL="postgresql://gravelwort_app:$(cat "$home/app.secret")@127.0.0.1:$PG_PORT/gravelwort"
 }
 
+# The server's own secret, which PINs are mixed with: given, or made once and kept beside the database, never in it.
+ensure_secret() {
+  if [ -z "${GRAVELWORT_SECRET:-}" ]; then
+    [ -s "$STATE/secret" ] || (umask 077; head -c 48 /dev/urandom | base64 | tr -d '\n/+=' >"$STATE/secret")
+    GRAVELWORT_SECRET=$(cat "$STATE/secret")
+  fi
+  [ "${#GRAVELWORT_SECRET}" -ge 32 ] || die "GRAVELWORT_SECRET must be 32 signs or longer."
+  export GRAVELWORT_SECRET
+}
+
 # Whether the process of a pid file is this cluster's server (a zombie is not).
 is_postmaster() { [ -n "$1" ] && tr '\0' ' ' <"/proc/$1/cmdline" 2>/dev/null | grep -q -- "$2"; }
 
@@ -159,7 +169,7 @@ end_child() {
 end_left() {
   local pid; pid=$(cat "$1" 2>/dev/null || true); rm -f "$1"
   [ -n "$pid" ] && [ "$(readlink "/proc/$pid/cwd" 2>/dev/null)" = "$ROOT" ] || return 0
-  tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qE 'next|instruments/serve' || return 0
+  tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qE 'next|serve.mjs|instruments/serve' || return 0
   say "      a program left by an earlier start (process $pid) is ended"
   end_child "$pid"
 }

@@ -3,6 +3,7 @@ import { mkdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { CHOSEN_DIMENSIONS, INCH_VIEW, METRIC_VIEW, type UnitView } from '../src/contracts/unitView';
 import { CHROMIUM } from '../tests/e2e/chromium';
+import { demoSignIn } from './demoSignIn';
 
 const [url, folder, ...rest] = process.argv.slice(2);
 if (!url || !folder) throw new Error('usage: tsx scripts/shoot.ts URL FOLDER NAME=PATH...');
@@ -11,6 +12,7 @@ const [width = 1280, height = 800] = (flag('size')?.split('=')[1] ?? '1280x800')
 mkdirSync(folder, { recursive: true });
 const browser = await chromium.launch(CHROMIUM);
 const context = await browser.newContext({ viewport: { width, height }, reducedMotion: 'reduce' });
+await demoSignIn(context, url);
 const cookie = (name: string, value: string) => ({ name, value, url });
 if (flag('dark')) await context.addCookies([cookie('gravelwort-theme', 'dark')]);
 // Units belong to the person, who gets the metric ones back at the end.

@@ -14,6 +14,20 @@ STATE=${GRAVELWORT_STATE:-$ROOT/.gravelwort}; DIST=${GRAVELWORT_DIST:-.next}; mk
 . scripts/lib.sh
 PORT=${PORT:-4680}
 case $PORT in ''|*[!0-9]*) die "PORT must be a number, not “$PORT”." ;; esac
+# With the demo anybody may sign in: it is served to this machine only.
+DEMO=${GRAVELWORT_DEMO:-yes}; case $DEMO in yes|no) ;; *) die "GRAVELWORT_DEMO is yes or no, not “$DEMO”." ;; esac
+export GRAVELWORT_HOST=${GRAVELWORT_HOST:-127.0.0.1} GRAVELWORT_TLS=no SCHEME=http
+if [ -n "${GRAVELWORT_CERT:-}" ]; then
+  [ -r "$GRAVELWORT_CERT" ] && [ -r "${GRAVELWORT_KEY:-}" ] || die "GRAVELWORT_CERT and GRAVELWORT_KEY must name two files that can be read."
+  GRAVELWORT_TLS=yes; SCHEME=https
+fi
+[ "${GRAVELWORT_PROXY:-no}" = yes ] && GRAVELWORT_TLS=yes
+case $GRAVELWORT_HOST in
+  127.*|localhost|::1) ;;
+  *) [ "$DEMO" = no ] || die "other machines may not reach the demo, in which everybody knows the passwords. Set GRAVELWORT_DEMO=no."
+     [ "$GRAVELWORT_TLS" = yes ] || die "passwords do not go over a network in the clear. Set GRAVELWORT_CERT and GRAVELWORT_KEY, or GRAVELWORT_PROXY=yes behind a proxy of yours (docs/deploy.md)."
+     [ -n "${GRAVELWORT_HOSTS:-}" ] || die "set GRAVELWORT_HOSTS to the names under which other machines reach this one." ;;
+esac
 EXTERNAL=${DATABASE_URL:-}
 [ "$FRESH" = yes ] && [ -n "$EXTERNAL" ] && die "--fresh deletes data and is refused while DATABASE_URL points to a server of yours."
 exec 9>"$STATE/lock"; flock -w 3 9 || die "another start is under way in this folder."
@@ -58,7 +72,9 @@ OWNER_DATABASE_URL="$OWNER_URL" DUMP_DIR="$STATE/dumps" node_modules/.bin/tsx sc
 step "Build"
 if [ "$DEV" = yes ]; then mkdir -p "$DIST"; node scripts/bundle-worker.mjs "$DIST" >"$STATE/build.log" 2>&1; else ensure_build "$DIST"; fi
 export GRAVELWORT_WORKER="$ROOT/$DIST/predict-worker.cjs"
-APP_DATABASE_URL="$APP_URL" node_modules/.bin/tsx demo/load.ts || die "the demo could not be loaded."
+ensure_secret
+[ "$DEMO" = no ] || APP_DATABASE_URL="$APP_URL" node_modules/.bin/tsx demo/load.ts || die "the demo could not be loaded."
+OWNER_DATABASE_URL="$OWNER_URL" node_modules/.bin/tsx scripts/doors.ts "$([ "$DEMO" = no ] || echo demo)" || die "the doors could not be set."
 export GRAVELWORT_INSTRUMENTS="$STATE/instruments.json"; rm -f "$GRAVELWORT_INSTRUMENTS"
 serve_instruments() {
   node_modules/.bin/tsx instruments/serve.ts "$GRAVELWORT_INSTRUMENTS" 9>&- & INSTRUMENTS=$!
@@ -66,11 +82,11 @@ serve_instruments() {
 }
 serve_instruments
 for _ in $(seq 100); do [ -s "$GRAVELWORT_INSTRUMENTS" ] && break; sleep 0.1; done
-step "Serving at http://127.0.0.1:$PORT (Ctrl-C stops it and the database)"
+step "Serving at $SCHEME://$GRAVELWORT_HOST:$PORT (Ctrl-C stops it and the database)"
 export APP_DATABASE_URL="$APP_URL" GRAVELWORT_DIST="$DIST" GRAVELWORT_PORT="$PORT" NEXT_TELEMETRY_DISABLED=1
 serve() {
   local mode=start; [ "$DEV" = yes ] && mode=dev || export NODE_ENV=production
-  node node_modules/next/dist/bin/next "$mode" -H 127.0.0.1 -p "$PORT" 9>&- & SERVER=$!
+  node scripts/serve.mjs "$mode" 9>&- & SERVER=$!
   echo "$SERVER" >"$STATE/server.pid"
 }
 serve

@@ -64,6 +64,7 @@ step "Throw-away database with the demo"
 HOME_DIR=$(cluster_home "$STATE/db-$$" "$(printf %s "$ROOT" | sha256sum | cut -c1-12)-test-$$") || exit 1
 cluster_up "$HOME_DIR"
 export OWNER_DATABASE_URL="$OWNER_URL" APP_DATABASE_URL="$APP_URL" GRAVELWORT_WORKER="$ROOT/.next-test/predict-worker.cjs" GRAVELWORT_CLUSTER="$HOME_DIR"
+ensure_secret
 check "migrations" node_modules/.bin/tsx scripts/migrate.ts
 check "demo data" node_modules/.bin/tsx demo/load.ts
 step "End-to-end tests in Chromium"

@@ -4,7 +4,7 @@ import { contentPolicy } from '@/server/policy';
 
 /** Stands before every page and route. */
 export function proxy(request: NextRequest): Response {
-  const problem = foreign(request.headers);
+  const problem = foreign(request.headers, request.method);
   if (problem) return NextResponse.json(problem, { status: 403 });
   if (!readable(request.nextUrl.pathname))
     return NextResponse.json({ code: 'bad-address', message: 'This address cannot be read.' }, { status: 400 });
@@ -14,6 +14,8 @@ export function proxy(request: NextRequest): Response {
   headers.set('Content-Security-Policy', policy);
   const id = crypto.randomUUID();
   headers.set('x-request-id', id);
+  // Where a page leads back to after the sign-in.
+  headers.set('x-gravelwort-path', `${request.nextUrl.pathname}${request.nextUrl.search}`);
   const answer = NextResponse.next({ request: { headers } });
   answer.headers.set('X-Request-Id', id);
   answer.headers.set('Content-Security-Policy', policy);

@@ -21,6 +21,7 @@ import '@/ui/theme/board.css';
 import '@/ui/theme/workbench.css';
 import '@/ui/theme/check.css';
 import '@/ui/theme/handbook.css';
+import '@/ui/theme/door.css';
 import '@/ui/theme/narrow.css';
 
 /** The document of every screen: its light, its units and its styles are there with the first paint. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { id } from './basics';
+import { ROLES } from './door';
 
-export const personSchema = z.object({ id, name: z.string() });
+export const personSchema = z.object({ id, name: z.string(), role: z.enum(ROLES) });
 
 export type Person = z.infer<typeof personSchema>;

@@ -57,16 +57,29 @@ const isConnectionLoss = (error: unknown): boolean =>
  * Runs `fn` in a transaction whose rows are those of one shop only, as the application's role.
  * A connection lost before the work began is replaced once; after that the error goes to the caller.
  */
-export async function withShop<T>(shop: string, person: string, fn: (tx: Tx) => Promise<T>): Promise<T> {
+export const withShop = <T>(shop: string, person: string, fn: (tx: Tx) => Promise<T>): Promise<T> =>
+  transaction(shop, person, (tx) => enterShop(tx, shop).then(() => fn({ ...tx, shop, person })));
+
+/** A transaction before any shop is known: it sees only what its token opens. */
+export const atDoor = <T>(token: Buffer, fn: (tx: Tx) => Promise<T>): Promise<T> =>
+  transaction('', '', (tx) => bringToken(tx, token).then(() => fn(tx)));
+
+/** From here on the rows of this shop are seen. */
+export async function enterShop(tx: Tx, shop: string): Promise<void> {
+  // The shop first, since only then its own row can be read: dates of this transaction are those of its zone.
+  await tx.run("SELECT set_config('gravelwort.shop', $1, true)", [shop]);
+  await tx.run("SELECT set_config('timezone', time_zone, true) FROM shop WHERE id = $1 AND time_zone <> ''", [shop]);
+}
+
+/** From here on the row with this token is seen. @param token hash of it */
+export const bringToken = (tx: Tx, token: Buffer): Promise<number> =>
+  tx.run("SELECT set_config('gravelwort.token', $1, true)", [token.toString('hex')]);
+
+async function transaction<T>(shop: string, person: string, fn: (tx: Tx) => Promise<T>): Promise<T> {
   const client = await connect();
   let broken = false;
   try {
     await client.query('SET LOCAL ROLE gravelwort_app');
-    // The shop first, since only then its own row can be read: dates of this transaction are those of its zone.
-    await client.query("SELECT set_config('gravelwort.shop', $1, true)", [shop]);
-    await client.query("SELECT set_config('timezone', time_zone, true) FROM shop WHERE id = $1 AND time_zone <> ''", [
-      shop,
-    ]);
     const result = await fn({
       shop,
       person,

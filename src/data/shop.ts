@@ -32,10 +32,16 @@ export async function shopZone(tx: Tx): Promise<string | null> {
   return row?.zone ?? null;
 }
 
+export async function shopName(tx: Tx): Promise<string> {
+  const [row] = await tx.rows(z.object({ name: z.string() }), 'SELECT name FROM shop WHERE id = $1', [tx.shop]);
+  return row?.name ?? '';
+}
+
 export const insertPerson = (tx: Tx, id: string, name: string): Promise<number> =>
   tx.run('INSERT INTO person (shop_id, id, name) VALUES ($1, $2, $3) ON CONFLICT DO NOTHING', [tx.shop, id, name]);
 
-export const shopPeople = (tx: Tx) => tx.rows(personSchema, 'SELECT id, name FROM person ORDER BY name');
+export const shopPeople = (tx: Tx) =>
+  tx.rows(personSchema, 'SELECT id, name, role FROM person WHERE left_at IS NULL ORDER BY name');
 
 export const VEHICLE = `v.id, v.name, v.maker, v.form, v.wheelbase_mm AS wheelbase, v.wheelbase_typed AS "wheelbaseTyped",
   v.tank_mass_kg AS "tankMass", v.tank_mass_typed AS "tankMassTyped", v.tank_station_mm AS "tankStation",

@@ -1,8 +1,11 @@
 import { z } from 'zod';
+import { type Need } from '@/contracts/door';
 import { notFound, ProblemError, type Problem } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
+import { insertAudit } from '@/data/door';
 import { checkedJson, plainText, readJson, readText } from './body';
-import { inShop, PERSON_COOKIE, personFrom } from './context';
+import { type Comer, type Cookie } from './door/signIn';
+import { inShopOf, requireStanding, SESSION_COOKIE, TABLET_COOKIE, whoIs, type Who } from './door/who';
 import { problemOf } from './faults';
 import { type Asker } from './threadPool';
 import { answered, fault, requestId } from './watch';
@@ -20,21 +23,77 @@ const answer = (status: number, body: unknown, retryAfter?: number): Response =>
     headers: { 'Cache-Control': 'no-store', ...(retryAfter !== undefined && { 'Retry-After': String(retryAfter) }) },
   });
 
-/** One way for every route: person, body, errors. The origin was checked at the door (src/proxy.ts). */
-export async function respond<S extends z.ZodType, T>(
-  request: Request,
-  schema: S | null,
-  fn: (body: z.output<S>, person: string) => Promise<T>,
-): Promise<Response> {
-  return served(request, async () => {
-    const person = personFrom(cookieOf(request, PERSON_COOKIE));
-    const body = schema ? await readJson(request, schema) : (undefined as z.output<S>);
-    return answer(200, await fn(body, person));
-  });
+/** What a route asks of who comes, and what is written down of it when it was done. */
+export type Gate = Exclude<Need, 'open' | 'vouch' | 'own'> | { need: 'vouch' | 'own'; tell: string };
+/** A route that a person answers for by name. @param tell what they did, in the audit trail */
+export const vouch = (tell: string): Gate => ({ need: 'vouch', tell });
+export const own = (tell: string): Gate => ({ need: 'own', tell });
+
+/** Where it comes from, as the server itself saw it; what a request says of that is taken off before. */
+const address = (request: Request): string | null => request.headers.get('x-gravelwort-address')?.slice(0, 80) ?? null;
+
+export const comerOf = (request: Request): Comer => ({
+  session: cookieOf(request, SESSION_COOKIE),
+  tablet: cookieOf(request, TABLET_COOKIE),
+  address: address(request),
+});
+
+/** Who comes, when they may; refused before anything of the request is read. */
+export async function enter(request: Request, gate: Gate): Promise<Who> {
+  const who = await whoIs(cookieOf(request, SESSION_COOKIE));
+  requireStanding(who, typeof gate === 'string' ? gate : gate.need);
+  return who;
 }
 
+/** Writes down what was answered for, in the transaction that does it. */
+const noting =
+  (request: Request, gate: Gate, who: Who, about: string | null): InTx =>
+  (work) =>
+    inShopOf(who, async (tx) => {
+      const done = await work(tx);
+      if (typeof gate !== 'string')
+        await insertAudit(tx, {
+          ...{ person: who.person, what: gate.tell, about, tablet: who.tablet, address: address(request) },
+        });
+      return done;
+    });
+
+/** One way for every route of the shop: who comes, body, errors. The origin was checked at the door (src/proxy.ts). */
+export const respond = <S extends z.ZodType, T>(
+  request: Request,
+  gate: Gate,
+  schema: S | null,
+  fn: (inTx: InTx, body: z.output<S>, who: Who) => Promise<T>,
+  about: string | null = null,
+): Promise<Response> =>
+  served(request, async () => {
+    const who = await enter(request, gate);
+    const body = schema ? await readJson(request, schema) : (undefined as z.output<S>);
+    return answer(200, await fn(noting(request, gate, who, about), body, who));
+  });
+
+/** A route that asks nothing of who comes: the doors themselves. It may set cookies. */
+export const openRoute =
+  <S extends z.ZodType, T extends object>(
+    schema: S | null,
+    fn: (comer: Comer, body: z.output<S>) => Promise<T & { cookies?: Cookie[] }>,
+  ) =>
+  (request: Request): Promise<Response> =>
+    served(request, async () => {
+      const body = schema ? await readJson(request, schema) : (undefined as z.output<S>);
+      const { cookies = [], ...rest } = await fn(comerOf(request), body);
+      const response = answer(200, rest);
+      const kept = process.env.GRAVELWORT_TLS === 'yes' ? '; Secure' : '';
+      for (const { name, value, life } of cookies)
+        response.headers.append(
+          'Set-Cookie',
+          `${name}=${value}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${life}${kept}`,
+        );
+      return response;
+    });
+
 /** Answers a request in one way: what is thrown becomes a problem in the one error shape, and every answer is counted. */
-async function served(request: Request, fn: () => Promise<Response>): Promise<Response> {
+export async function served(request: Request, fn: () => Promise<Response>): Promise<Response> {
   const began = performance.now();
   let response: Response;
   try {
@@ -61,24 +120,37 @@ function failed(request: Request, error: unknown): Response {
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
+/** A route of the shop below no id, in one transaction. */
+export const shopRoute =
+  <S extends z.ZodType, T>(gate: Gate, schema: S | null, fn: (tx: Tx, body: z.output<S>, who: Who) => Promise<T>) =>
+  (request: Request): Promise<Response> =>
+    respond<S, T>(request, gate, schema, (inTx, body, who) => inTx((tx) => fn(tx, body, who)));
+
 /** A route below one id: the body is checked, then `fn` runs in one transaction of the shop. */
 export const idRoute =
-  <S extends z.ZodType, T>(schema: S | null, fn: (tx: Tx, id: string, body: z.output<S>) => Promise<T>) =>
+  <S extends z.ZodType, T>(gate: Gate, schema: S | null, fn: (tx: Tx, id: string, body: z.output<S>) => Promise<T>) =>
   (request: Request, context: IdContext) =>
-    idRouteOutside<S, T>(schema, (inTx, id, body) => inTx((tx) => fn(tx, id, body)))(request, context);
+    idRouteOutside<S, T>(gate, schema, (inTx, id, body) => inTx((tx) => fn(tx, id, body)))(request, context);
 
 /** The same for work that must not hold a transaction all the time: `fn` opens its own. */
 export const idRouteOutside =
   <S extends z.ZodType, T>(
+    gate: Gate,
     schema: S | null,
     fn: (inTx: InTx, id: string, body: z.output<S>, asker: Asker) => Promise<T>,
   ) =>
   async (request: Request, { params }: IdContext): Promise<Response> => {
     const { id } = await params;
-    return respond<S, T>(request, schema, async (body, person) => {
-      if (!UUID.test(id)) throw notFound('This');
-      return fn((work) => inShop(person, work), id, body, { who: person, gone: request.signal });
-    });
+    return respond<S, T>(
+      request,
+      gate,
+      schema,
+      async (inTx, body, who) => {
+        if (!UUID.test(id)) throw notFound('This');
+        return fn(inTx, id, body, { who: who.person, gone: request.signal });
+      },
+      id.slice(0, 60),
+    );
   };
 
 interface IdContext {
@@ -96,12 +168,12 @@ const LARGEST_FORM = 16_000_000;
 
 /** A route below one id that takes a file with its id, subject and caption. */
 export const formRoute =
-  <T>(fn: (inTx: InTx, id: string, given: z.output<typeof formSchema> & { file: Buffer }) => Promise<T>) =>
+  <T>(gate: Gate, fn: (inTx: InTx, id: string, given: z.output<typeof formSchema> & { file: Buffer }) => Promise<T>) =>
   (request: Request, { params }: IdContext): Promise<Response> =>
     served(request, async () => {
+      const who = await enter(request, gate);
       const { id } = await params;
       if (!UUID.test(id)) throw notFound('This');
-      const person = personFrom(cookieOf(request, PERSON_COOKIE));
       const size = Number(request.headers.get('content-length') ?? NaN);
       if (!(size <= LARGEST_FORM))
         throw new ProblemError(413, {
@@ -123,17 +195,17 @@ export const formRoute =
           field: 'file',
         });
       const buffer = Buffer.from(await file.arrayBuffer());
-      return answer(200, await fn((work) => inShop(person, work), id, { ...given.data, file: buffer }));
+      return answer(200, await fn(noting(request, gate, who, id), id, { ...given.data, file: buffer }));
     });
 
 /** A file of text sent as it is, of no more than `most` bytes. */
 export const fileRoute =
-  <T>(fn: (inTx: InTx, text: string, query: URLSearchParams, asker: Asker) => Promise<T>, most: number) =>
+  <T>(gate: Gate, fn: (inTx: InTx, text: string, query: URLSearchParams, asker: Asker) => Promise<T>, most: number) =>
   (request: Request): Promise<Response> =>
-    respond(request, null, async (_, person) => {
+    respond(request, gate, null, async (inTx, _, who) => {
       const text = await readText(request, most, `The file is larger than ${Math.round(most / 1e6)} MB. Split it.`);
-      return fn((work) => inShop(person, work), plainText(text), new URL(request.url).searchParams, {
-        who: person,
+      return fn(inTx, plainText(text), new URL(request.url).searchParams, {
+        who: who.person,
         gone: request.signal,
       });
     });
@@ -141,17 +213,18 @@ export const fileRoute =
 /** Text as a file to keep, sent piece by piece as it is made; a failure on the way breaks it off, so that half a file is never taken for a whole one. */
 export const downloadRoute =
   <S extends z.ZodType>(
+    gate: Gate,
     schema: S,
     { type, name }: { type: string; name: string },
     pieces: (tx: Tx, ask: z.output<S>) => AsyncGenerator<string>,
   ) =>
   (request: Request): Promise<Response> =>
     served(request, async () => {
-      const person = personFrom(cookieOf(request, PERSON_COOKIE));
+      const who = await enter(request, gate);
       const ask = checkedJson(schema, new URL(request.url).searchParams.get('ask') ?? '{}');
       const { readable, writable } = new TransformStream<string, string>();
       const to = writable.getWriter();
-      const made = inShop(person, async (tx) => {
+      const made = inShopOf(who, async (tx) => {
         for await (const piece of pieces(tx, ask)) {
           await to.ready;
           await to.write(piece);
@@ -177,13 +250,13 @@ export const downloadRoute =
 
 /** A stored picture; it never changes, so it may be kept. */
 export const imageRoute =
-  (fn: (tx: Tx, id: string) => Promise<{ jpeg: Buffer; sha256: string }>) =>
+  (gate: Gate, fn: (tx: Tx, id: string) => Promise<{ jpeg: Buffer; sha256: string }>) =>
   (request: Request, { params }: IdContext): Promise<Response> =>
     served(request, async () => {
+      const who = await enter(request, gate);
       const { id } = await params;
       if (!UUID.test(id)) throw notFound('This picture');
-      const person = personFrom(cookieOf(request, PERSON_COOKIE));
-      const { jpeg, sha256 } = await inShop(person, (tx) => fn(tx, id));
+      const { jpeg, sha256 } = await inShopOf(who, (tx) => fn(tx, id));
       return new Response(new Uint8Array(jpeg), {
         headers: {
           'Content-Type': 'image/jpeg',

@@ -1,5 +1,7 @@
 import 'server-only';
-import { cookies } from 'next/headers';
+import { cookies, headers } from 'next/headers';
+import { notFound, redirect } from 'next/navigation';
+import { type Door, type Need } from '@/contracts/door';
 import { type JobView } from '@/contracts/job';
 import { type Person } from '@/contracts/person';
 import { ProblemError } from '@/contracts/problem';
@@ -7,7 +9,8 @@ import { type Tx } from '@/data/client';
 import { METRIC_VIEW, type UnitView } from '@/contracts/unitView';
 import { unitView } from '@/contracts/units';
 import { personUnits, shopPeople, shopZone } from '@/data/shop';
-import { inShop, PERSON_COOKIE, personFrom } from './context';
+import { doorOf } from './door/signIn';
+import { inShopOf, mayDo, SESSION_COOKIE, TABLET_COOKIE, whoIs, type Who } from './door/who';
 import { loadJob } from './jobs';
 
 export interface Shop {
@@ -15,17 +18,32 @@ export interface Shop {
   person: string;
 }
 
-/** First load of a page: the shop's people and whatever `fn` reads, in one transaction. */
-export async function loadPage<T>(fn: (tx: Tx) => Promise<T>): Promise<Shop & { data: T }> {
-  const person = personFrom((await cookies()).get(PERSON_COOKIE)?.value);
-  return inShop(person, async (tx) => ({ people: await shopPeople(tx), person, data: await fn(tx) }));
+/** Who is at work on this screen; undefined for nobody. */
+export const whoAtPage = async (): Promise<Who | undefined> => whoIs((await cookies()).get(SESSION_COOKIE)?.value);
+
+/** What the door may tell on this screen. */
+export async function doorAtPage(): Promise<Door> {
+  const kept = await cookies();
+  return doorOf({ session: kept.get(SESSION_COOKIE)?.value, tablet: kept.get(TABLET_COOKIE)?.value, address: null });
 }
 
-/** The units of the person at work and the zone of the shop; metric and the machine's where the database does not answer. */
+/** First load of a page: the shop's people and whatever `fn` reads, in one transaction. Nobody is led to the door, and back afterwards; who may not see it is told there is nothing. */
+export async function loadPage<T>(
+  need: Exclude<Need, 'open'>,
+  fn: (tx: Tx) => Promise<T>,
+): Promise<Shop & { data: T }> {
+  const who = await whoAtPage();
+  if (!who) redirect(`/sign-in?to=${encodeURIComponent((await headers()).get('x-gravelwort-path') ?? '/')}`);
+  if (!mayDo(who.role, need)) notFound();
+  return inShopOf(who, async (tx) => ({ people: await shopPeople(tx), person: who.person, data: await fn(tx) }));
+}
+
+/** The units of the person at work and the zone of the shop; metric and the machine's where nobody is, or the database does not answer. */
 export async function viewOfPerson(): Promise<{ units: UnitView; zone: string }> {
-  const person = personFrom((await cookies()).get(PERSON_COOKIE)?.value);
   try {
-    return await inShop(person, async (tx) => ({
+    const who = await whoAtPage();
+    if (!who) return { units: METRIC_VIEW, zone: MACHINE_ZONE };
+    return await inShopOf(who, async (tx) => ({
       units: unitView(await personUnits(tx)),
       zone: (await shopZone(tx)) ?? MACHINE_ZONE,
     }));
@@ -38,10 +56,13 @@ const MACHINE_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 const UUID = /^[0-9a-f-]{36}$/;
 
 /** One job's page; undefined when there is no such job in this shop. */
-export async function loadJobPage(id: string): Promise<(Shop & { data: JobView }) | undefined> {
+export async function loadJobPage(
+  need: Exclude<Need, 'open'>,
+  id: string,
+): Promise<(Shop & { data: JobView }) | undefined> {
   if (!UUID.test(id)) return undefined;
   try {
-    return await loadPage((tx) => loadJob(tx, id));
+    return await loadPage(need, (tx) => loadJob(tx, id));
   } catch (error) {
     if (error instanceof ProblemError && error.status === 404) return undefined;
     throw error;

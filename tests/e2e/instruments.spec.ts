@@ -1,4 +1,4 @@
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { chmodSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { once } from 'node:events';
 import { createServer, type AddressInfo, type Server, type Socket } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -62,7 +62,10 @@ const test = base.extend<{ kind: string; pad: Pad }>({
   kind: ['scalePad', { option: true }],
   pad: async ({ shop, kind }, use) => {
     const pad = await Pad.open();
-    const file = join(mkdtempSync(join(tmpdir(), 'gw-')), 'instruments.json');
+    const folder = mkdtempSync(join(tmpdir(), 'gw-'));
+    // The server may have laid down the rights it was started with.
+    chmodSync(folder, 0o755);
+    const file = join(folder, 'instruments.json');
     const at = {
       id: 'pad',
       name: 'Test pad',

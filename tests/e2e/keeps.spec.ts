@@ -31,7 +31,7 @@ class Start {
       .poll(
         async () => {
           if (this.child.exitCode !== null) throw new Error(`it ended with ${this.child.exitCode}: ${this.said}`);
-          return fetch(`${this.url}/`).then(
+          return fetch(`${this.url}/readyz`).then(
             (answer) => answer.status,
             () => 0,
           );

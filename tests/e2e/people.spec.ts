@@ -1,9 +1,20 @@
 import { type JobView } from '@/contracts/job';
+import { DEMO_PASSWORD } from '../../demo/ids';
 import { DEMO, expect, test, typeInto } from './shop';
 
 test('who works at the screen is chosen in the header and stands behind what is saved', async ({ page, request }) => {
   await page.goto(`${DEMO.planned}/measure#list`);
-  await page.getByRole('combobox', { name: 'At work' }).selectOption({ label: 'Tibb Marrelow' });
+  await page.getByRole('button', { name: 'Ansa Korvild' }).click();
+  await page.getByRole('group', { name: 'At work' }).getByRole('button', { name: 'Tibb Marrelow' }).click();
+  const asked = page.getByRole('dialog', { name: 'Who is it?' });
+  await asked.getByLabel('Password').fill('not the one');
+  await asked.getByRole('button', { name: 'It is me' }).click();
+  await expect(asked.getByRole('alert')).toContainText('do not fit');
+  await asked.getByLabel('Password').fill(DEMO_PASSWORD);
+  await asked.getByRole('button', { name: 'It is me' }).click();
+  // The dialog names him too: typed while it is still open, a text goes nowhere.
+  await expect(asked).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Tibb Marrelow' })).toBeVisible();
   const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
   await typeInto(page, 'Leaf width', '63.3');
   await saved;
@@ -15,7 +26,9 @@ test('who works at the screen is chosen in the header and stands behind what is 
     .click();
   await answered;
   await expect(page.getByText(/^Tibb Marrelow, /)).toBeVisible();
-  const view = (await (await request.get(`/api${DEMO.planned}`)).json()) as JobView;
+  // The token this page came with was worth nothing any more when hands changed.
+  expect((await request.get(`/api${DEMO.planned}`)).status()).toBe(401);
+  const view = (await (await page.request.get(`/api${DEMO.planned}`)).json()) as JobView;
   expect(view.readings.find((r) => r.point === 'leafWidth')).toMatchObject({
     typed: '63.3',
     person: 'Tibb Marrelow',

@@ -7,7 +7,7 @@ import { bandsOfAxle, predictAxle } from '@/core/suspension/registry';
 import { CORE_VERSION } from '@/core/version';
 import { uniformFrom } from '@/workers/random';
 import { closePool, withShop } from '@/data/client';
-import { DEMO_PERSON, DEMO_SHOP } from '@/server/context';
+import { DEMO_PERSON, DEMO_SHOP } from '../../demo/ids';
 import { loadJob } from '@/server/jobs';
 import { DEMO, expect, newJob, onDatabase, test } from './shop';
 

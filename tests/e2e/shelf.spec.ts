@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { shelfAskSchema, type PartEdit, type ShelfItem, type ShelfPage } from '@/contracts/shelf';
 import { readPartsFile } from '@/contracts/partsFile';
 import { shelfQuery } from '@/data/shelf';
-import { DEMO_PERSON, DEMO_SHOP } from '@/server/context';
+import { DEMO_PERSON, DEMO_SHOP } from '../../demo/ids';
 import sharp from 'sharp';
 import { manyParts } from '../reference/manyParts';
 import { expect, onDatabase, test, typeInto } from './shop';

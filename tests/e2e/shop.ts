@@ -5,6 +5,7 @@ import { createServer, type AddressInfo } from 'node:net';
 import { dirname, join } from 'node:path';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { Client } from 'pg';
+import { DEMO_PERSON, DEMO_SHOP } from '../../demo/ids';
 
 const need = (name: string): string => {
   const value = process.env[name];
@@ -33,6 +34,25 @@ export async function onDatabase<T>(url: string, fn: (client: Client) => Promise
     await client.end();
   }
 }
+
+/** The token of a session that every test's pages and calls come with, of the demo's first person. */
+const TOKEN = 'a-session-of-the-tests-known-to-nobody-else';
+const signedIn = (c: Client) =>
+  c.query(
+    `INSERT INTO session (shop_id, id, token_hash, person_id, ends_at)
+     VALUES ($1, gen_random_uuid(), sha256(convert_to($2, 'UTF8')), $3, now() + interval '1 day')`,
+    [DEMO_SHOP, TOKEN, DEMO_PERSON],
+  );
+/** What the browser keeps of it. */
+export const SIGNED_IN = {
+  cookies: [
+    {
+      ...{ name: 'gravelwort-session', value: TOKEN, domain: '127.0.0.1', path: '/', expires: -1 },
+      ...{ httpOnly: true, secure: false, sameSite: 'Lax' as const },
+    },
+  ],
+  origins: [],
+};
 
 /** Ends every program's connection to a database. The database's own helpers belong to another role and end by themselves. */
 export const cutConnections = (c: Client, name: string) =>
@@ -72,9 +92,11 @@ export class Shop {
       await dropDatabase(c, this.name);
       await c.query(`CREATE DATABASE ${this.name} TEMPLATE gravelwort`);
     });
+    await onDatabase(this.ownerUrl, signedIn);
     if (this.starts === 1 && this.runs) return;
     await this.stop('SIGKILL');
     this.instruments = undefined;
+    this.settings = {};
     this.starts = 0;
     await this.start();
   }
@@ -89,9 +111,13 @@ export class Shop {
   /** The list of instruments the server is to connect to, from its next start on. */
   instruments: string | undefined;
 
+  /** Settings of the server beyond the usual, from its next start on. */
+  settings: Record<string, string> = {};
+
   /** A server on a database of the test's own making. */
   static async on(ownerUrl: string, appUrl: string): Promise<Shop> {
     const shop = new Shop('', await freePort(), ownerUrl, appUrl);
+    await onDatabase(ownerUrl, signedIn);
     await shop.start();
     return shop;
   }
@@ -102,14 +128,15 @@ export class Shop {
 
   async start(): Promise<void> {
     this.starts += 1;
-    const args = ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(this.port)];
     const env = {
       ...process.env,
       NODE_ENV: 'production' as const,
       APP_DATABASE_URL: this.appUrl,
+      GRAVELWORT_PORT: String(this.port),
+      ...this.settings,
       ...(this.instruments && { GRAVELWORT_INSTRUMENTS: this.instruments }),
     };
-    const server = spawn(process.execPath, args, { env, stdio: ['ignore', 'pipe', 'pipe'] });
+    const server = spawn(process.execPath, ['scripts/serve.mjs', 'start'], { env, stdio: ['ignore', 'pipe', 'pipe'] });
     this.server = server;
     await new Promise<void>((resolve, reject) => {
       const hear = (chunk: Buffer) => {
@@ -155,6 +182,15 @@ export const test = base.extend<{ shop: Shop }, { house: Shop }>({
     { auto: true },
   ],
   baseURL: async ({ shop }, use) => use(shop.url),
+  storageState: SIGNED_IN,
+  // Calls say what page they come from, as a browser's do.
+  request: async ({ playwright, shop }, use) => {
+    const calls = await playwright.request.newContext({
+      ...{ baseURL: shop.url, storageState: SIGNED_IN, extraHTTPHeaders: { origin: shop.url } },
+    });
+    await use(calls);
+    await calls.dispose();
+  },
 });
 export { expect } from '@playwright/test';
 

@@ -1,10 +1,14 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { type ReactNode } from 'react';
 import { type Person } from '@/contracts/person';
 import { Keys } from './Keys';
 import { StationTape } from './StationTape';
 import { Tools } from './Tools';
 import { useReady } from './useReady';
+
+/** Only where somebody of a shop is at work. */
+const DoorDialog = dynamic(() => import('../door/DoorDialog').then((m) => m.DoorDialog), { ssr: false });
 
 interface Props {
   title: string;
@@ -43,6 +47,7 @@ export function PageFrame({
     <div className="shop">
       {tape}
       <Keys jobId={jobId} />
+      {person === '' ? null : <DoorDialog person={person} />}
       <main className={fixed ? 'bench fixed' : 'bench'}>
         <fieldset className="until-ready" role="presentation" disabled={!ready}>
           <header className="head">

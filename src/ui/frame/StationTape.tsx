@@ -26,7 +26,8 @@ const PLACES = [
   { id: 'handbook', name: 'Handbook', state: 'sums' },
   { id: 'instruments', name: 'Instruments', state: 'live' },
 ] as const;
-export type PlaceId = (typeof PLACES)[number]['id'];
+/** `door`: a person's own screen or the shop's, which stands in no tape. */
+export type PlaceId = (typeof PLACES)[number]['id'] | 'door';
 
 interface Props {
   jobId?: string;

@@ -1,11 +1,14 @@
 'use client';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { type Person } from '@/contracts/person';
 import { CHOSEN_DIMENSIONS, INCH_VIEW, METRIC_VIEW, UNIT_CHOICES, type ChosenDimension } from '@/contracts/unitView';
 import { Chips } from '../controls/Chips';
 import { Drop } from '../controls/Drop';
 import { useView } from '../theme/View';
+
+/** Only where a shop's people are: a screen without them loads nothing of it. */
+const PersonMenu = dynamic(() => import('../door/PersonMenu').then((m) => m.PersonMenu));
 
 const NAMES: Record<ChosenDimension, string> = {
   length: 'lengths',
@@ -19,27 +22,10 @@ const NAMES: Record<ChosenDimension, string> = {
 /** Person, units and light of this screen. The units are the person's own, on every screen. */
 export function Tools({ people, person }: { people: readonly Person[]; person: string }) {
   const { units, setUnits, dark, setDark } = useView();
-  const router = useRouter();
   const same = (all: typeof units) => CHOSEN_DIMENSIONS.every((d) => units[d] === all[d]);
   return (
     <div className="tools">
-      {people.length > 0 ? (
-        <select
-          className="words-field person"
-          aria-label="At work"
-          value={person}
-          onChange={(event) => {
-            document.cookie = `gravelwort-person=${event.target.value}; path=/; max-age=31536000; samesite=strict`;
-            router.refresh();
-          }}
-        >
-          {people.map((p) => (
-            <option key={p.id} value={p.id}>
-              {p.name}
-            </option>
-          ))}
-        </select>
-      ) : null}
+      {people.length > 0 ? <PersonMenu people={people} person={person} /> : null}
       <div className="wide-only">
         <Chips
           label="Units"

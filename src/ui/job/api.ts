@@ -1,4 +1,5 @@
 import { conflictSchema, problemSchema, type Problem } from '@/contracts/problem';
+import { askAtDoor, LIFTED_AT_DOOR } from '../door/ask';
 import { ApiProblem } from './ApiProblem';
 
 const json = (body: unknown) => ({
@@ -7,7 +8,11 @@ const json = (body: unknown) => ({
 });
 
 /** Calls a route; every failure becomes an ApiProblem with words a person can act on. */
-export const call = <T>(path: string, method: 'GET' | 'POST' | 'PATCH' | 'PUT', body?: unknown): Promise<T> =>
+export const call = <T>(
+  path: string,
+  method: 'GET' | 'POST' | 'PATCH' | 'PUT' | 'DELETE',
+  body?: unknown,
+): Promise<T> =>
   // A form brings its own type, with the line between its parts.
   send<T>(path, { method, ...(body instanceof FormData ? { body } : json(body)) });
 
@@ -15,14 +20,14 @@ export const call = <T>(path: string, method: 'GET' | 'POST' | 'PATCH' | 'PUT', 
 export const callText = <T>(path: string, text: string): Promise<T> =>
   send<T>(path, { method: 'POST', headers: { 'Content-Type': 'text/csv' }, body: text });
 
-const SAVES = ['POST', 'PUT', 'PATCH'];
+const SAVES = ['POST', 'PUT', 'PATCH', 'DELETE'];
 /** A save that hangs is given up, so that the ones behind it go on; a prediction is solved anew on the server and takes longest, ms. */
 const LONGEST_SAVE = 45_000;
 const LONGEST_READ = 20_000;
 /** A save this small, bytes, goes on when the page is left before it is answered. Browsers keep 64 KiB in all: thirty of them. */
 const KEPT = 2000;
 
-async function send<T>(path: string, init: RequestInit): Promise<T> {
+async function send<T>(path: string, init: RequestInit, again = false): Promise<T> {
   let response: Response;
   try {
     const saves = SAVES.includes(init.method ?? '');
@@ -48,6 +53,9 @@ async function send<T>(path: string, init: RequestInit): Promise<T> {
     code: 'server',
     message: `The server answered ${response.status}.`,
   };
+  // Who may not, or is not known any more, is asked for over the page; then the same is sent once more.
+  if (!again && LIFTED_AT_DOOR.includes(problem.code) && (await askAtDoor(problem.message)))
+    return send<T>(path, init, true);
   throw new ApiProblem(
     problem,
     problem.code === 'conflict' ? conflictSchema.safeParse(problem.detail).data : undefined,

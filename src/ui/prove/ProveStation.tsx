@@ -16,6 +16,7 @@ import { Length, BandText } from '../measured/Figure';
 import { ReadingField } from '../measured/ReadingField';
 import { Clock } from '../measured/Clock';
 import { Quantity } from '../measured/Quantity';
+import { CustomerLinks } from '../door/CustomerLinks';
 import { CloseSheet } from './CloseSheet';
 import { GoalsSheet } from './GoalsSheet';
 import { OdometerLine } from './OdometerLine';
@@ -123,6 +124,7 @@ export function ProveStation({ first, people, person }: StationProps) {
         </Sheet>
         <GoalsSheet job={job} stateId={stateId} rolled={rolled} />
         <CloseSheet job={job} />
+        <CustomerLinks jobId={view.id} />
         <Sheet title="Look again">
           {view.due.length === 0 ? <p className="muted">Checks are set when the first after height is in.</p> : null}
           <ul className="stored">

@@ -4,6 +4,6 @@ import { GuideScreen } from '@/ui/guide/GuideScreen';
 
 /** One job from the first tape to the hand-over. */
 export default async function Page() {
-  const [{ people, person }, text] = await Promise.all([loadPage(() => Promise.resolve(null)), guideText()]);
+  const [{ people, person }, text] = await Promise.all([loadPage('read', () => Promise.resolve(null)), guideText()]);
   return <GuideScreen text={text} people={people} person={person} />;
 }

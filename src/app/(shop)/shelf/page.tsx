@@ -4,6 +4,6 @@ import { shelfPage } from '@/server/shelf';
 import { ShelfScreen } from '@/ui/shelf/ShelfScreen';
 
 export default async function Page() {
-  const { people, person, data } = await loadPage((tx) => shelfPage(tx, shelfAskSchema.parse({})));
+  const { people, person, data } = await loadPage('read', (tx) => shelfPage(tx, shelfAskSchema.parse({})));
   return <ShelfScreen first={data} people={people} person={person} />;
 }

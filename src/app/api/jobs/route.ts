@@ -1,7 +1,5 @@
 import { newJobSchema } from '@/contracts/ask';
-import { inShop } from '@/server/context';
-import { respond } from '@/server/http';
+import { shopRoute } from '@/server/http';
 import { createJob } from '@/server/ask';
 
-export const POST = (request: Request) =>
-  respond(request, newJobSchema, (job, person) => inShop(person, (tx) => createJob(tx, job)));
+export const POST = shopRoute('note', newJobSchema, (tx, job) => createJob(tx, job));

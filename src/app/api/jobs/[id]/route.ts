@@ -3,5 +3,5 @@ import { editAsk } from '@/server/ask';
 import { idRoute } from '@/server/http';
 import { loadJob } from '@/server/jobs';
 
-export const GET = idRoute(null, (tx, id) => loadJob(tx, id));
-export const PATCH = idRoute(askSchema, editAsk);
+export const GET = idRoute('read', null, (tx, id) => loadJob(tx, id));
+export const PATCH = idRoute('note', askSchema, editAsk);

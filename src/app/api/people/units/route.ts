@@ -1,7 +1,5 @@
 import { personUnitsSchema } from '@/contracts/units';
-import { inShop } from '@/server/context';
-import { respond } from '@/server/http';
+import { shopRoute } from '@/server/http';
 import { chooseUnits } from '@/server/people';
 
-export const PUT = (request: Request) =>
-  respond(request, personUnitsSchema, ({ units }, person) => inShop(person, (tx) => chooseUnits(tx, units)));
+export const PUT = shopRoute('read', personUnitsSchema, (tx, { units }) => chooseUnits(tx, units));

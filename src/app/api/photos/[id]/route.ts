@@ -1,4 +1,4 @@
 import { imageRoute } from '@/server/http';
 import { photo } from '@/server/inspect';
 
-export const GET = imageRoute(photo);
+export const GET = imageRoute('read', photo);

@@ -2,5 +2,5 @@ import { partEditSchema } from '@/contracts/shelf';
 import { idRoute } from '@/server/http';
 import { onePart, savePart } from '@/server/shelf';
 
-export const GET = idRoute(null, onePart);
-export const PUT = idRoute(partEditSchema, savePart);
+export const GET = idRoute('read', null, onePart);
+export const PUT = idRoute('work', partEditSchema, savePart);

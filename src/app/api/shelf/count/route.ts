@@ -1,7 +1,5 @@
 import { shelfAskSchema } from '@/contracts/shelf';
-import { inShop } from '@/server/context';
-import { respond } from '@/server/http';
+import { shopRoute } from '@/server/http';
 import { shelfCount } from '@/server/shelf';
 
-export const POST = (request: Request) =>
-  respond(request, shelfAskSchema, (ask, person) => inShop(person, (tx) => shelfCount(tx, ask)));
+export const POST = shopRoute('read', shelfAskSchema, (tx, ask) => shelfCount(tx, ask));

@@ -4,8 +4,9 @@ import { exportParts, importParts } from '@/server/shelf';
 
 const LARGEST = 15_000_000;
 
-export const GET = downloadRoute(shelfAskSchema, { type: 'text/csv', name: 'parts.csv' }, exportParts);
+export const GET = downloadRoute('read', shelfAskSchema, { type: 'text/csv', name: 'parts.csv' }, exportParts);
 export const POST = fileRoute(
+  'work',
   (inTx, text, query, asker) => importParts(inTx, text, query.get('apply') === 'yes', asker),
   LARGEST,
 );

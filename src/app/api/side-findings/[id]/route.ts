@@ -2,4 +2,4 @@ import { closeSideFindingSchema } from '@/contracts/sideFinding';
 import { idRoute } from '@/server/http';
 import { finishSideFinding } from '@/server/inspect';
 
-export const POST = idRoute(closeSideFindingSchema, finishSideFinding);
+export const POST = idRoute('note', closeSideFindingSchema, finishSideFinding);

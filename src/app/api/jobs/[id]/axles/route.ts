@@ -2,4 +2,4 @@ import { jobAxleActSchema } from '@/contracts/jobAxle';
 import { actOnAxles } from '@/server/ask';
 import { idRoute } from '@/server/http';
 
-export const POST = idRoute(jobAxleActSchema, actOnAxles);
+export const POST = idRoute('note', jobAxleActSchema, actOnAxles);

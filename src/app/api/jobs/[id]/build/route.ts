@@ -1,5 +1,7 @@
 import { newBuildSchema } from '@/contracts/build';
-import { idRoute } from '@/server/http';
+import { idRoute, vouch } from '@/server/http';
 import { startBuild } from '@/server/build';
 
-export const POST = idRoute(newBuildSchema, (tx, id, { overrideReason }) => startBuild(tx, id, overrideReason));
+export const POST = idRoute(vouch('started the build'), newBuildSchema, (tx, id, { overrideReason }) =>
+  startBuild(tx, id, overrideReason),
+);

@@ -1,5 +1,5 @@
 import { newClosingSchema } from '@/contracts/defect';
 import { closeJob } from '@/server/build';
-import { idRoute } from '@/server/http';
+import { idRoute, vouch } from '@/server/http';
 
-export const POST = idRoute(newClosingSchema, closeJob);
+export const POST = idRoute(vouch('closed the job'), newClosingSchema, closeJob);

@@ -2,4 +2,4 @@ import { costEditSchema } from '@/contracts/cost';
 import { saveCost } from '@/server/choose';
 import { idRoute } from '@/server/http';
 
-export const PUT = idRoute(costEditSchema, saveCost);
+export const PUT = idRoute('work', costEditSchema, saveCost);

@@ -2,4 +2,4 @@ import { newFailureSchema } from '@/contracts/sideFinding';
 import { idRoute } from '@/server/http';
 import { addFailure } from '@/server/inspect';
 
-export const POST = idRoute(newFailureSchema, addFailure);
+export const POST = idRoute('note', newFailureSchema, addFailure);

@@ -2,4 +2,4 @@ import { newFeatureSchema } from '@/contracts/kit';
 import { addFeature } from '@/server/ask';
 import { idRoute } from '@/server/http';
 
-export const POST = idRoute(newFeatureSchema, addFeature);
+export const POST = idRoute('note', newFeatureSchema, addFeature);

@@ -2,4 +2,4 @@ import { newOdometerSchema } from '@/contracts/due';
 import { addOdometer } from '@/server/board';
 import { idRoute } from '@/server/http';
 
-export const POST = idRoute(newOdometerSchema, addOdometer);
+export const POST = idRoute('note', newOdometerSchema, addOdometer);

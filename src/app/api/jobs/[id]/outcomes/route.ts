@@ -2,4 +2,4 @@ import { newReadingSchema } from '@/contracts/reading';
 import { idRoute } from '@/server/http';
 import { prove } from '@/server/prove';
 
-export const POST = idRoute(newReadingSchema, (tx, id, reading) => prove(tx, id, reading));
+export const POST = idRoute('note', newReadingSchema, (tx, id, reading) => prove(tx, id, reading));

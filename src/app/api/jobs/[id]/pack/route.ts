@@ -2,4 +2,4 @@ import { packEditSchema } from '@/contracts/pack';
 import { editPack } from '@/server/measure';
 import { idRoute } from '@/server/http';
 
-export const PUT = idRoute(packEditSchema, editPack);
+export const PUT = idRoute('note', packEditSchema, editPack);

@@ -1,4 +1,4 @@
 import { partsForJob } from '@/server/choose';
 import { idRoute } from '@/server/http';
 
-export const GET = idRoute(null, partsForJob);
+export const GET = idRoute('read', null, partsForJob);

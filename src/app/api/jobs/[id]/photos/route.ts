@@ -1,4 +1,4 @@
 import { formRoute } from '@/server/http';
 import { addPhoto } from '@/server/photos';
 
-export const POST = formRoute(addPhoto);
+export const POST = formRoute('note', addPhoto);

@@ -2,4 +2,4 @@ import { planEditSchema } from '@/contracts/plan';
 import { idRoute } from '@/server/http';
 import { editPlan } from '@/server/choose';
 
-export const PUT = idRoute(planEditSchema, editPlan);
+export const PUT = idRoute('work', planEditSchema, editPlan);

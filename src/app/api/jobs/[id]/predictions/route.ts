@@ -2,4 +2,4 @@ import { newPredictionSchema } from '@/contracts/prediction';
 import { idRouteOutside } from '@/server/http';
 import { storePrediction } from '@/server/predictions';
 
-export const POST = idRouteOutside(newPredictionSchema, storePrediction);
+export const POST = idRouteOutside('note', newPredictionSchema, storePrediction);

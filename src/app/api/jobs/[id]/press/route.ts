@@ -2,4 +2,4 @@ import { newPressRunSchema } from '@/contracts/press';
 import { idRoute } from '@/server/http';
 import { addPressRun } from '@/server/measure';
 
-export const POST = idRoute(newPressRunSchema, addPressRun);
+export const POST = idRoute('note', newPressRunSchema, addPressRun);

@@ -2,5 +2,5 @@ import { newReadingSchema } from '@/contracts/reading';
 import { idRoute } from '@/server/http';
 import { addReading, readingHistory } from '@/server/measure';
 
-export const GET = idRoute(null, readingHistory);
-export const POST = idRoute(newReadingSchema, addReading);
+export const GET = idRoute('read', null, readingHistory);
+export const POST = idRoute('note', newReadingSchema, addReading);

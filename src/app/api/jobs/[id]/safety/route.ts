@@ -1,5 +1,5 @@
 import { newSafetySchema } from '@/contracts/safety';
-import { idRoute } from '@/server/http';
+import { idRoute, vouch } from '@/server/http';
 import { answerSafety } from '@/server/build';
 
-export const POST = idRoute(newSafetySchema, answerSafety);
+export const POST = idRoute(vouch('answered on the safety card'), newSafetySchema, answerSafety);

@@ -2,4 +2,4 @@ import { seenEditSchema } from '@/contracts/seen';
 import { idRoute } from '@/server/http';
 import { editSeen } from '@/server/measure';
 
-export const PUT = idRoute(seenEditSchema, editSeen);
+export const PUT = idRoute('note', seenEditSchema, editSeen);

@@ -2,4 +2,4 @@ import { newSideFindingSchema } from '@/contracts/sideFinding';
 import { idRoute } from '@/server/http';
 import { addSideFinding } from '@/server/inspect';
 
-export const POST = idRoute(newSideFindingSchema, addSideFinding);
+export const POST = idRoute('note', newSideFindingSchema, addSideFinding);

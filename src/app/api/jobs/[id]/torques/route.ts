@@ -2,4 +2,4 @@ import { newTorqueSchema } from '@/contracts/torque';
 import { enterTorque } from '@/server/build';
 import { idRoute } from '@/server/http';
 
-export const POST = idRoute(newTorqueSchema, enterTorque);
+export const POST = idRoute('work', newTorqueSchema, enterTorque);

@@ -2,4 +2,4 @@ import { vehicleEditSchema } from '@/contracts/vehicle';
 import { editVehicle } from '@/server/ask';
 import { idRoute } from '@/server/http';
 
-export const PUT = idRoute(vehicleEditSchema, editVehicle);
+export const PUT = idRoute('note', vehicleEditSchema, editVehicle);

@@ -1,4 +1,4 @@
 import { idRoute } from '@/server/http';
 import { partHistory } from '@/server/shelf';
 
-export const GET = idRoute(null, partHistory);
+export const GET = idRoute('read', null, partHistory);

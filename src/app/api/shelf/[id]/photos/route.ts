@@ -1,4 +1,4 @@
 import { formRoute } from '@/server/http';
 import { addPartPhoto } from '@/server/shelf';
 
-export const POST = formRoute(addPartPhoto);
+export const POST = formRoute('note', addPartPhoto);

@@ -1,4 +1,4 @@
 import { imageRoute } from '@/server/http';
 import { partPhoto } from '@/server/shelf';
 
-export const GET = imageRoute(partPhoto);
+export const GET = imageRoute('read', partPhoto);

@@ -1,0 +1,5 @@
+import { FirstOwnerScreen } from '@/ui/door/FirstOwnerScreen';
+
+export default function Page() {
+  return <FirstOwnerScreen />;
+}

@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# npm run bench:shelf, bench:board: a bench on a throw-away cluster. bench-db.sh NAME [ARGUMENTS] runs scripts/bench-NAME.ts.
+# npm run bench:shelf, bench:board, bench:load, bench:kills: a bench on a throw-away cluster. bench-db.sh NAME [ARGUMENTS] runs scripts/bench-NAME.ts.
 set -uo pipefail
 cd "$(dirname "$0")/.."
 ROOT=$PWD; STEPS=2
@@ -12,8 +12,12 @@ trap 'cluster_down "$HOME_DIR"; rm -rf "${HOME_DIR:?}"' EXIT
 step "Throw-away database"
 ensure_postgres
 cluster_up "$HOME_DIR"
-export OWNER_DATABASE_URL="$OWNER_URL" APP_DATABASE_URL="$APP_URL"
+export OWNER_DATABASE_URL="$OWNER_URL" APP_DATABASE_URL="$APP_URL" GRAVELWORT_CLUSTER="$HOME_DIR"
 node_modules/.bin/tsx scripts/migrate.ts >/dev/null || exit 1
 step "Measuring"
 NAME=$1; shift
+case $NAME in load|kills)
+  export GRAVELWORT_DIST=.next-test GRAVELWORT_WORKER="$ROOT/.next-test/predict-worker.cjs"
+  ensure_secret; ensure_build .next-test; node_modules/.bin/tsx demo/load.ts >/dev/null || exit 1 ;;
+esac
 node_modules/.bin/tsx "scripts/bench-$NAME.ts" "$@"

@@ -193,6 +193,7 @@ export const test = base.extend<{ shop: Shop }, { house: Shop }>({
   },
 });
 export { expect } from '@playwright/test';
+export { newJob } from './newJob';
 
 /** A folder beside the tests' own cluster, where the database's system user may go. */
 export const clusterFolder = () => mkdtempSync(join(dirname(need('GRAVELWORT_CLUSTER')), 'c-'));
@@ -224,33 +225,3 @@ export async function focusOn(field: Locator): Promise<void> {
   await expect(field).toBeEnabled();
   await field.focus();
 }
-
-/** A new job as the server takes it, to be changed where a test needs it. */
-export const newJob = () => ({
-  id: crypto.randomUUID(),
-  vehicle: {
-    kind: 'new',
-    name: 'Test vehicle',
-    maker: '',
-    wheelbase: 2500,
-    wheelbaseTyped: '2500',
-    position: 'rear',
-    arrangement: 'over',
-    axleClass: 'pickupRear',
-    steered: false,
-    tankMass: 0,
-    tankMassTyped: '0',
-  },
-  complaint: 'low',
-  wantedChange: 20,
-  wantedTyped: '20',
-  tolerance: 5,
-  toleranceTyped: '5',
-  guess: null,
-  guessTyped: null,
-  noBlocks: false,
-  keepUbolts: false,
-  leafCount: 3,
-  usual: null as null | Record<string, unknown>,
-  wantedIn: 'today',
-});

@@ -1,0 +1,80 @@
+// npm run bench:kills -- [KILLS] [SEED]: kills server and database and cuts connections while six people save, each save sent again under its id until it is
+// acknowledged; then counts what was acknowledged and is not there, or is there otherwise. Figures, and exit code 1 when one is missing.
+import { uniformFrom } from '@/workers/random';
+import { newJob } from '../tests/e2e/newJob';
+import { ask, BenchServer, cutConnections, killDatabase, onDatabase, sessions } from './benchServer';
+
+const kills = Number(process.argv[2] ?? 100);
+const seed = Number(process.argv[3] ?? 1);
+const WRITERS = 6;
+/** Entries into one job before the next is begun. */
+const ENTRIES = 60;
+
+const random = uniformFrom(seed);
+const server = await BenchServer.open();
+const acknowledged = new Map<string, string>();
+let [sent, again, over] = [0, 0, false];
+const refused: string[] = [];
+
+async function writer(token: string, k: number): Promise<void> {
+  /** Sends until it is acknowledged or refused; what nobody acknowledged may be there or not. */
+  const save = async (path: string, body: { id: string }, says: string): Promise<boolean> => {
+    for (let tries = 0; !over || tries > 0; tries++) {
+      sent += 1;
+      if (tries > 0) again += 1;
+      const { status, text } = await ask(server.url, token, 'POST', path, body);
+      if (status === 200) acknowledged.set(body.id, says);
+      else if (status >= 400 && status < 500 && status !== 429) refused.push(`${path} ${status} ${text.slice(0, 160)}`);
+      else if (over && tries > 200) return false;
+      else {
+        await new Promise((resolve) => setTimeout(resolve, 50));
+        continue;
+      }
+      return status === 200;
+    }
+    return false;
+  };
+  for (let n = 0; !over; n++) {
+    const job = { ...newJob(), complaint: `job ${k} ${n}` };
+    if (!(await save('/api/jobs', job, job.complaint))) continue;
+    for (let e = 0; e < ENTRIES && !over; e++) {
+      const item = { id: crypto.randomUUID(), what: `part ${k} ${n} ${e}`, wanted: 1, state: 'expected' };
+      await save(`/api/jobs/${job.id}/kit`, item, item.what);
+    }
+  }
+}
+
+const began = Date.now();
+const tokens = await sessions(WRITERS);
+const writing = Promise.all(tokens.map(writer));
+const killed: Record<string, number> = { server: 0, database: 0, connections: 0 };
+for (let k = 0; k < kills; k++) {
+  await new Promise((resolve) => setTimeout(resolve, 100 + 400 * random()));
+  const draw = random();
+  const what = draw < 0.3 ? 'server' : draw < 0.6 ? 'database' : 'connections';
+  if (what === 'server') await server.kill().then(() => server.start());
+  else if (what === 'database') killDatabase();
+  else await cutConnections();
+  killed[what]! += 1;
+}
+over = true;
+await writing;
+await server.kill();
+
+const there = await onDatabase(async (c) => {
+  const jobs = await c.query<{ id: string; says: string }>('SELECT id, complaint AS says FROM job');
+  const items = await c.query<{ id: string; says: string }>('SELECT id, what AS says FROM kit_item');
+  return new Map([...jobs.rows, ...items.rows].map((row) => [row.id, row.says]));
+});
+const lost = [...acknowledged].filter(([id]) => !there.has(id));
+const changed = [...acknowledged].filter(([id, says]) => there.has(id) && there.get(id) !== says);
+console.log(
+  `${kills} kills (${Object.entries(killed)
+    .map(([what, n]) => `${n} ${what}`)
+    .join(', ')}), seed ${seed}, ${Math.round((Date.now() - began) / 1000)} s`,
+);
+console.log(
+  `${acknowledged.size} saves acknowledged, ${sent} sent, ${again} of them again; ${lost.length} lost, ${changed.length} changed, ${refused.length} refused`,
+);
+for (const line of new Set(refused.slice(0, 5))) console.log(`  ${line}`);
+if (lost.length + changed.length + refused.length > 0) process.exitCode = 1;

@@ -116,8 +116,16 @@ export const partsOfNumbers = (tx: Tx, numbers: readonly string[]) =>
 const BATCH = 1000;
 
 /** Writes items whole: new ones with version 1, known ones with the next version and what they were in the history. */
-export async function putParts(tx: Tx, parts: readonly PartEdit[]): Promise<void> {
-  for (let from = 0; from < parts.length; from += BATCH) await putBatch(tx, parts.slice(from, from + BATCH));
+/** @param each told how many are in after every batch; what it throws ends it */
+export async function putParts(
+  tx: Tx,
+  parts: readonly PartEdit[],
+  each: (done: number) => void = () => undefined,
+): Promise<void> {
+  for (let from = 0; from < parts.length; from += BATCH) {
+    each(from);
+    await putBatch(tx, parts.slice(from, from + BATCH));
+  }
 }
 
 async function putBatch(tx: Tx, parts: readonly PartEdit[]): Promise<void> {

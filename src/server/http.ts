@@ -198,16 +198,43 @@ export const formRoute =
       return answer(200, await fn(noting(request, gate, who, id), id, { ...given.data, file: buffer }));
     });
 
-/** A file of text sent as it is, of no more than `most` bytes. */
+/** How far a long piece of work is. */
+export type Progress = (done: number, of: number) => void;
+const LINES = 'application/x-ndjson';
+
+/**
+ * A file of text sent as it is, of no more than `most` bytes. Who asks for lines is told how far it is while it is worked on, a line each,
+ * and last what came of it or what was wrong; who goes away ends it.
+ */
 export const fileRoute =
-  <T>(gate: Gate, fn: (inTx: InTx, text: string, query: URLSearchParams, asker: Asker) => Promise<T>, most: number) =>
+  <T>(
+    gate: Gate,
+    fn: (inTx: InTx, text: string, query: URLSearchParams, asker: Asker, tell: Progress) => Promise<T>,
+    most: number,
+  ) =>
   (request: Request): Promise<Response> =>
-    respond(request, gate, null, async (inTx, _, who) => {
+    served(request, async () => {
+      const who = await enter(request, gate);
       const text = await readText(request, most, `The file is larger than ${Math.round(most / 1e6)} MB. Split it.`);
-      return fn(inTx, plainText(text), new URL(request.url).searchParams, {
-        who: who.person,
-        gone: request.signal,
+      const query = new URL(request.url).searchParams;
+      const work = (tell: Progress) =>
+        fn(noting(request, gate, who, null), plainText(text), query, { who: who.person, gone: request.signal }, tell);
+      if (request.headers.get('accept') !== LINES) return answer(200, await work(() => undefined));
+      const encoder = new TextEncoder();
+      const body = new ReadableStream<Uint8Array>({
+        async start(controller) {
+          const line = (said: unknown) => {
+            if (!request.signal.aborted) controller.enqueue(encoder.encode(`${JSON.stringify(said)}\n`));
+          };
+          const end = await work((done, of) => line({ done, of })).then(
+            (report) => ({ report }),
+            async (error: unknown) => ({ problem: (await failed(request, error).json()) as Problem }),
+          );
+          line(end);
+          if (!request.signal.aborted) controller.close();
+        },
       });
+      return new Response(body, { headers: { 'Content-Type': LINES, 'Cache-Control': 'no-store' } });
     });
 
 /** Text as a file to keep, sent piece by piece as it is made; a failure on the way breaks it off, so that half a file is never taken for a whole one. */

@@ -5,7 +5,7 @@ import { conflict, notFound, ProblemError } from '@/contracts/problem';
 import { type ImportReport, type PartEdit, type ShelfAsk, type ShelfItem, type ShelfPage } from '@/contracts/shelf';
 import { type Tx } from '@/data/client';
 import * as shelf from '@/data/shelf';
-import { type InTx } from './http';
+import { type InTx, type Progress } from './http';
 import { readParts } from './partsReader';
 import { developed } from './photos';
 import { type Asker } from './threadPool';
@@ -92,10 +92,16 @@ export async function* exportParts(tx: Tx, ask: ShelfAsk): AsyncGenerator<string
  * Checks a whole parts file against the shelf, and with `apply` writes all of it or nothing. A row is the part of its id; without an
  * id that of its maker, number, holding and condition, if there is one; else it is new.
  */
-export async function importParts(inTx: InTx, text: string, apply: boolean, asker: Asker = {}): Promise<ImportReport> {
+export async function importParts(
+  inTx: InTx,
+  text: string,
+  apply: boolean,
+  asker: Asker = {},
+  tell: Progress = () => undefined,
+): Promise<ImportReport> {
   const { rows, problems } = await readParts(text, asker);
   if (problems.length > 0) return { added: 0, changed: 0, unchanged: 0, problems, applied: false };
-  return inTx((tx) => takeParts(tx, rows, apply, asker.gone));
+  return inTx((tx) => takeParts(tx, rows, apply, asker.gone, tell));
 }
 
 async function takeParts(
@@ -103,7 +109,11 @@ async function takeParts(
   rows: readonly FileRow[],
   apply: boolean,
   gone: AbortSignal | undefined,
+  tell: Progress,
 ): Promise<ImportReport> {
+  const stillWanted = () => {
+    if (gone?.aborted) throw new ProblemError(499, { code: 'gone', message: 'Nobody waits for this any more.' });
+  };
   const problems: ImportReport['problems'] = [];
   const report: ImportReport = { added: 0, changed: 0, unchanged: 0, problems, applied: false };
   const targets = await targetsOf(tx, rows, problems);
@@ -120,7 +130,9 @@ async function takeParts(
   for (const [k, { id, row }] of targets.entries()) {
     // What is there is put together batch by batch, so that others are served in between.
     if (k % BATCH === 0) {
-      if (gone?.aborted) throw new ProblemError(499, { code: 'gone', message: 'Nobody waits for this any more.' });
+      stillWanted();
+      // Comparing is a quarter of the way, where something is brought in.
+      tell(apply ? Math.round(k / 4) : k, targets.length);
       const ids = targets.slice(k, k + BATCH).flatMap((t) => (held.has(t.id) ? [t.id] : []));
       now = new Map(ids.length > 0 ? (await shelf.shelfItems(tx, ids)).map((item) => [item.id, item]) : []);
     }
@@ -142,7 +154,10 @@ async function takeParts(
   }
   if (problems.length > 0) return { ...report, added: 0, changed: 0, unchanged: 0 };
   if (!apply) return report;
-  await shelf.putParts(tx, write);
+  await shelf.putParts(tx, write, (done) => {
+    stillWanted();
+    tell(Math.round(((1 + (3 * done) / write.length) / 4) * targets.length), targets.length);
+  });
   return { ...report, applied: true };
 }
 

@@ -123,6 +123,33 @@ test('the shelf goes out as a file and comes in again: line by line, all or noth
   expect((await found('SL-1'))[0]).toMatchObject({ name: 'Block of the slip', price: 10 });
 });
 
+test('a long file says how far it is and stops when it is told to; nothing of it is there then', async ({
+  page,
+  request,
+  shop,
+}) => {
+  await page.goto('/shelf');
+  const lines = Array.from({ length: 30_000 }, (_, k) => `block,Block ${k},LG-${k},Long,41`);
+  const buffer = Buffer.from(['kind,name,number,maker,height', ...lines].join('\n'));
+  await expect(page.getByRole('button', { name: 'view…' })).toBeEnabled();
+  await page.locator('input[type=file][accept*=csv]').setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer });
+  await page.getByRole('button', { name: 'Bring in 30000 parts' }).click();
+  await expect(page.getByText(/^(7[5-9]|[89]\d|[12]\d\d)\d\d of 30000 lines$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('Stopped. Nothing was brought in.')).toBeVisible();
+  const busy = () =>
+    onDatabase(shop.ownerUrl, async (c) => {
+      const sql = "SELECT FROM pg_stat_activity WHERE datname = current_database() AND state LIKE 'idle in%'";
+      return (await c.query(sql)).rowCount;
+    });
+  // Given up, and given back, within a batch.
+  await expect.poll(busy).toBe(0);
+  const { items } = (await (
+    await request.post('/api/shelf/page', { data: ask({ words: 'LG-1' }) })
+  ).json()) as ShelfPage;
+  expect(items).toEqual([]);
+});
+
 test('a picture of a part is kept small and whole; nonsense is refused', async ({ request }) => {
   const { items } = (await (
     await request.post('/api/shelf/page', { data: ask({ kind: 'pack' }) })

@@ -6,7 +6,18 @@ import { type Need, type Role } from '@/contracts/door';
 import { type JobView } from '@/contracts/job';
 import { mayDo } from '@/server/door/who';
 import { DEMO_PASSWORD, DEMO_PERSON, DEMO_PIN, DEMO_SHOP, DEMO_WORD } from '../../demo/ids';
-import { clusterFolder, DEMO, expect, focusOn, onDatabase, SIGNED_IN, test, typeInto, type Shop } from './shop';
+import {
+  clusterFolder,
+  DEMO,
+  expect,
+  focusOn,
+  onDatabase,
+  openTab,
+  SIGNED_IN,
+  test,
+  typeInto,
+  type Shop,
+} from './shop';
 
 const STRANGER = { cookies: [], origins: [] };
 const ID = DEMO.planned.split('/').at(-1)!;
@@ -20,7 +31,13 @@ const GATES: Record<string, Need> = {
     [
       ...['PUT door/secrets', 'PUT people/units', 'GET instruments', 'GET photos/[id]', 'POST shelf/page'],
       ...['POST shelf/count', 'GET shelf/file', 'GET shelf/[id]', 'GET shelf/[id]/history', 'GET shelf/photos/[id]'],
-      ...['GET jobs/[id]', 'GET jobs/[id]/readings', 'GET jobs/[id]/parts', 'GET jobs/[id]/links'],
+      ...[
+        'GET jobs/[id]',
+        'GET jobs/[id]/readings',
+        'GET jobs/[id]/parts',
+        'GET jobs/[id]/links',
+        'GET jobs/[id]/owner',
+      ],
     ].map((route) => [route, 'read' as const]),
   ),
   ...Object.fromEntries(
@@ -35,7 +52,7 @@ const GATES: Record<string, Need> = {
       ...['axles', 'days', 'failures', 'features', 'findings', 'kit', 'odometer', 'outcomes', 'photos', 'predictions']
         .concat('press', 'press-file', 'readings', 'side-findings', 'survey', 'torque-readings')
         .map((of) => `POST jobs/[id]/${of}`),
-      ...['loads', 'pack', 'seen', 'vehicle'].map((of) => `PUT jobs/[id]/${of}`),
+      ...['loads', 'owner', 'pack', 'seen', 'vehicle'].map((of) => `PUT jobs/[id]/${of}`),
     ].map((route) => [route, 'note' as const]),
   ),
   ...Object.fromEntries(
@@ -47,7 +64,7 @@ const GATES: Record<string, Need> = {
   ...Object.fromEntries(
     [
       ...['build', 'closing', 'defects', 'limits', 'links', 'safety'].map((of) => `POST jobs/[id]/${of}`),
-      ...['PATCH jobs/[id]/defects', 'DELETE links/[id]'],
+      ...['PATCH jobs/[id]/defects', 'DELETE links/[id]', 'DELETE jobs/[id]/owner'],
     ].map((route) => [route, 'vouch' as const]),
   ),
   ...Object.fromEntries(
@@ -338,6 +355,37 @@ test('a customer’s link shows one job and nothing else, until it is taken back
   await theirs.goto(link);
   await expect(theirs.getByText('shows nothing any more')).toBeVisible();
   await context.close();
+});
+
+test('what is kept of a vehicle’s owner is handed out and erased, and the record of the work stays whole', async ({
+  page,
+  request,
+  shop,
+}) => {
+  const view = async () => (await (await request.get(`/api${DEMO.planned}`)).json()) as JobView;
+  const before = await view();
+  await page.goto(`${DEMO.planned}/ask#owner`);
+  await openTab(page, 'whose it is');
+  await page.getByRole('textbox', { name: 'Owner' }).fill('Merrin Vose');
+  await page.getByRole('textbox', { name: 'Plate' }).fill('QX 41');
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Owner' })).toHaveValue('Merrin Vose');
+  await page.getByRole('button', { name: 'Save the owner' }).click();
+  const file = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Hand it out' }).click();
+  expect(readFileSync(await (await file).path(), 'utf8')).toContain('Merrin Vose');
+  // Somebody else's edit is not written over.
+  const late = await request.put(`/api${DEMO.planned}/owner`, { data: { name: 'Other', version: 0 } });
+  expect([late.status(), (await late.json()) as unknown]).toMatchObject([409, { code: 'conflict' }]);
+  await page.getByRole('button', { name: 'Erase it' }).click();
+  await page.getByRole('button', { name: 'Erase it for good' }).click();
+  await expect(page.getByRole('textbox', { name: 'Owner' })).toHaveValue('');
+  expect(await view()).toEqual(before);
+  const left = await onDatabase(shop.ownerUrl, async (c) => [
+    (await c.query('SELECT FROM vehicle_owner')).rowCount,
+    (await c.query("SELECT what FROM audit WHERE what LIKE 'erased%'")).rowCount,
+  ]);
+  expect(left).toEqual([0, 1]);
 });
 
 test('without the demo its doors are shut, and the console’s code makes one owner, once', async ({ shop }) => {

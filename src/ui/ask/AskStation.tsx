@@ -21,6 +21,7 @@ import { goalBody, GoalFields, goalOf, type Goal } from './GoalFields';
 import { KitSheet } from './KitSheet';
 import { LoadsOnVehicle } from './LoadsOnVehicle';
 import { LoadsSheet } from './LoadsSheet';
+import { OwnerSheet } from './OwnerSheet';
 import { SaveActs } from './SaveActs';
 import { useLoads, withLoads, type LoadsDraft } from './useLoads';
 import { VehicleSheet } from './VehicleSheet';
@@ -103,6 +104,7 @@ export function AskStation({ first, people, person }: StationProps) {
               children: <LoadsSheet view={view} loads={loads} />,
             },
             { id: 'vehicle', name: 'vehicle', roomy: true, children: <VehicleSheet job={job} /> },
+            { id: 'owner', name: 'whose it is', children: <OwnerSheet jobId={view.id} /> },
             { id: 'axles', name: 'axles', children: <AxlesSheet job={job} /> },
             { id: 'branch', name: 'which branch', children: <FeatureSheet job={job} /> },
             { id: 'kit', name: 'kit and parts', children: <KitSheet job={job} /> },

@@ -16,9 +16,54 @@ export const call = <T>(
   // A form brings its own type, with the line between its parts.
   send<T>(path, { method, ...(body instanceof FormData ? { body } : json(body)) });
 
-/** Sends a file's text as it is. */
-export const callText = <T>(path: string, text: string): Promise<T> =>
-  send<T>(path, { method: 'POST', headers: { 'Content-Type': 'text/csv' }, body: text });
+/** A line of a long answer: how far it is, what came of it, or what was wrong. */
+interface Line<T> {
+  done?: number;
+  of?: number;
+  report?: T;
+  problem?: Problem;
+}
+
+/** Sends a file's text as it is, and tells how far the server is with it until it is done or `stop` says otherwise. */
+export async function callText<T>(
+  path: string,
+  text: string,
+  onProgress: (done: number, of: number) => void,
+  stop: AbortSignal,
+  again = false,
+): Promise<T> {
+  const headers = { 'Content-Type': 'text/csv', Accept: 'application/x-ndjson' };
+  const lost = new ApiProblem({
+    code: 'offline',
+    message: 'The server does not answer. Look at the shelf when it is back whether the parts are there.',
+  });
+  const response = await fetch(path, { method: 'POST', headers, body: text, signal: stop }).catch(() => {
+    throw stop.aborted ? STOPPED() : lost;
+  });
+  if (!response.ok || !response.body) {
+    const problem = await problemIn(response);
+    if (!again && LIFTED_AT_DOOR.includes(problem.code) && (await askAtDoor(problem.message)))
+      return callText<T>(path, text, onProgress, stop, true);
+    throw new ApiProblem(problem);
+  }
+  const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
+  let rest = '';
+  for (;;) {
+    const { done, value } = await reader.read().catch(() => {
+      throw stop.aborted ? STOPPED() : lost;
+    });
+    const lines = (rest + (value ?? '')).split('\n');
+    rest = lines.pop() ?? '';
+    for (const line of lines) {
+      const said = JSON.parse(line) as Line<T>;
+      if (said.problem) throw new ApiProblem(said.problem);
+      if (said.report !== undefined) return said.report;
+      onProgress(said.done ?? 0, said.of ?? 0);
+    }
+    if (done) throw lost;
+  }
+}
+const STOPPED = () => new ApiProblem({ code: 'stopped', message: 'Stopped. Nothing was brought in.' });
 
 const SAVES = ['POST', 'PUT', 'PATCH', 'DELETE'];
 /** A save that hangs is given up, so that the ones behind it go on; a prediction is solved anew on the server and takes longest, ms. */
@@ -47,12 +92,8 @@ async function send<T>(path: string, init: RequestInit, again = false): Promise<
       message: 'The server does not answer. What you typed is kept here; try again when it is back.',
     });
   }
-  const answer: unknown = await response.json().catch(() => null);
-  if (response.ok) return answer as T;
-  const problem: Problem = problemSchema.safeParse(answer).data ?? {
-    code: 'server',
-    message: `The server answered ${response.status}.`,
-  };
+  if (response.ok) return (await response.json().catch(() => null)) as T;
+  const problem = await problemIn(response);
   // Who may not, or is not known any more, is asked for over the page; then the same is sent once more.
   if (!again && LIFTED_AT_DOOR.includes(problem.code) && (await askAtDoor(problem.message)))
     return send<T>(path, init, true);
@@ -60,4 +101,10 @@ async function send<T>(path: string, init: RequestInit, again = false): Promise<
     problem,
     problem.code === 'conflict' ? conflictSchema.safeParse(problem.detail).data : undefined,
   );
+}
+
+/** What a refusal or failure says, in the one error shape. */
+async function problemIn(response: Response): Promise<Problem> {
+  const answer: unknown = await response.json().catch(() => null);
+  return problemSchema.safeParse(answer).data ?? { code: 'server', message: `The server answered ${response.status}.` };
 }

@@ -19,11 +19,19 @@ export function FileSheet({ ask }: { ask: ShelfAsk }) {
   const { refresh } = useParts();
   const [file, setFile] = useState<{ name: string; text: string } | null>(null);
   const [report, setReport] = useState<ImportReport | null>(null);
-  const send = (text: string, apply: boolean) =>
-    run(async () => {
-      setReport(await callText<ImportReport>(`/api/shelf/file?apply=${apply ? 'yes' : 'no'}`, text));
+  const [far, setFar] = useState<{ done: number; of: number; stop: () => void } | null>(null);
+  const send = async (text: string, apply: boolean) => {
+    const control = new AbortController();
+    const stop = () => control.abort();
+    setFar({ done: 0, of: 0, stop });
+    await run(async () => {
+      const path = `/api/shelf/file?apply=${apply ? 'yes' : 'no'}`;
+      const tell = (done: number, of: number) => setFar({ done, of, stop });
+      setReport(await callText<ImportReport>(path, text, tell, control.signal));
       if (apply) await refresh();
     });
+    setFar(null);
+  };
   const take = async (chosen: File | undefined) => {
     if (!chosen) return;
     const text = await chosen.text();
@@ -61,6 +69,15 @@ export function FileSheet({ ask }: { ask: ShelfAsk }) {
           />
         </label>
       </div>
+      {far ? (
+        <div className="acts" role="status">
+          <progress max={far.of || 1} value={far.of ? far.done : undefined} aria-label="How far the file is" />
+          <span className="figure">{far.of ? `${far.done} of ${far.of} lines` : 'being read'}</span>
+          <button type="button" className="act quiet" onClick={far.stop}>
+            Stop
+          </button>
+        </div>
+      ) : null}
       <ProblemNote problem={problem} />
       {file && report ? (
         <div data-testid="import">

@@ -7,6 +7,6 @@ const LARGEST = 15_000_000;
 export const GET = downloadRoute('read', shelfAskSchema, { type: 'text/csv', name: 'parts.csv' }, exportParts);
 export const POST = fileRoute(
   'work',
-  (inTx, text, query, asker) => importParts(inTx, text, query.get('apply') === 'yes', asker),
+  (inTx, text, query, asker, tell) => importParts(inTx, text, query.get('apply') === 'yes', asker, tell),
   LARGEST,
 );

@@ -7,9 +7,10 @@ import { newJobSchema } from '@/contracts/ask';
 import { closePool, withShop } from '@/data/client';
 import { insertPerson, insertShop } from '@/data/shop';
 import { createJob } from '@/server/ask';
-import { board, PAGE } from '@/server/board';
+import { board, knownAxles, PAGE } from '@/server/board';
 import { DEMO_PERSON, DEMO_SHOP } from '../demo/ids';
 import { JOBS } from '../demo/scenario';
+import { manyJobs } from '../tests/reference/manyJobs';
 
 const COUNT = Number(process.argv[2] ?? 100_000);
 const RUNS = 40;
@@ -21,31 +22,9 @@ await withShop(DEMO_SHOP, DEMO_PERSON, async (tx) => {
   await createJob(tx, newJobSchema.parse({ ...JOBS[0]!.ask, id: first }));
 });
 
-// Copies of the one job: a vehicle each, nine of ten closed, checks due over three years about today.
 const owner = new Client({ connectionString: process.env.OWNER_DATABASE_URL });
 await owner.connect();
-const copies = (table: string, changes: string, where = 'true') =>
-  owner.query(
-    `INSERT INTO ${table} SELECT (jsonb_populate_record(NULL::${table}, to_jsonb(t) || ${changes})).*
-       FROM (SELECT * FROM ${table} WHERE ${where} LIMIT 1) t, generate_series(1, ${COUNT - 1}) n`,
-  );
-const id = (what: string) => `overlay(overlay(md5('${what}' || n) placing '4' from 13) placing '8' from 17)::uuid`;
-await copies('vehicle', `jsonb_build_object('id', ${id('v')}, 'name', 'truck ' || n)`);
-await copies('axle', `jsonb_build_object('id', ${id('a')}, 'vehicle_id', ${id('v')})`, `position = 'rear'`);
-await copies(
-  'job',
-  `jsonb_build_object('id', ${id('j')}, 'created_at', now() - n * interval '20 minutes',
-                      'closed_at', CASE WHEN n % 10 > 0 THEN now() END)`,
-);
-await copies('job_axle', `jsonb_build_object('id', ${id('j')}, 'job_id', ${id('j')}, 'axle_id', ${id('a')})`);
-await copies('load_state', `jsonb_build_object('id', ${id('s')}, 'job_id', ${id('j')})`, 'wanted');
-await owner.query(
-  `INSERT INTO due_check (shop_id, id, job_id, what, after_km, due_on, open)
-   SELECT $1, ${id('d')}, ${id('j')}, 'U-bolts: torque again', 800, current_date - 550 + (n % 1100), n % 25 = 0
-     FROM generate_series(1, $2::int - 1) n`,
-  [DEMO_SHOP, COUNT],
-);
-await owner.query('ANALYZE');
+await manyJobs(owner, DEMO_SHOP, COUNT);
 await owner.end();
 
 const cases: Record<string, { words: string; most: number }> = {
@@ -67,5 +46,21 @@ for (const [name, ask] of Object.entries(cases)) {
   times.sort((a, b) => a - b);
   const at = (share: number) => times[Math.floor(RUNS * share)]!.toFixed(1).padStart(8);
   console.log(`${name.padEnd(44)} ${at(0.5)} ${at(0.95)} ${String(rows).padStart(6)} ${size.toFixed(0).padStart(5)}`);
+}
+const others: Record<string, () => Promise<unknown>> = {
+  'axles a new job may be for': () => withShop(DEMO_SHOP, DEMO_PERSON, (tx) => knownAxles(tx)),
+  'one of them, searched for': () => withShop(DEMO_SHOP, DEMO_PERSON, (tx) => knownAxles(tx, 'truck 4711')),
+};
+for (const [name, work] of Object.entries(others)) {
+  const times: number[] = [];
+  let size = 0;
+  for (let k = 0; k < RUNS; k++) {
+    const since = performance.now();
+    size = JSON.stringify(await work()).length / 1024;
+    times.push(performance.now() - since);
+  }
+  times.sort((a, b) => a - b);
+  const at = (share: number) => times[Math.floor(RUNS * share)]!.toFixed(1).padStart(8);
+  console.log(`${name.padEnd(44)} ${at(0.5)} ${at(0.95)} ${' '.repeat(6)} ${size.toFixed(0).padStart(5)}`);
 }
 await closePool();

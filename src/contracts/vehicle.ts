@@ -65,6 +65,7 @@ export const knownAxleSchema = z.object({
   vehicle: vehicleSchema.pick({ id: true, name: true, maker: true, form: true }),
 });
 
+export const axleSearchSchema = z.object({ words: z.string().trim().max(80) });
 export type KnownAxle = z.infer<typeof knownAxleSchema>;
 
 // What clients send.

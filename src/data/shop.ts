@@ -1,4 +1,10 @@
-import { knownAxleSchema, vehicleAxleSchema, type Vehicle, type VehicleEdit } from '@/contracts/vehicle';
+import {
+  knownAxleSchema,
+  vehicleAxleSchema,
+  type KnownAxle,
+  type Vehicle,
+  type VehicleEdit,
+} from '@/contracts/vehicle';
 import { personSchema } from '@/contracts/person';
 import { type AxlePosition, type Suspension } from '@/core/suspension/names';
 import { KIND_IDS, type KindId } from '@/core/suspension/registry';
@@ -48,14 +54,26 @@ export const VEHICLE = `v.id, v.name, v.maker, v.form, v.wheelbase_mm AS wheelba
   v.tank_station_typed AS "tankStationTyped", v.use, v.version, v.updated_at AS "updatedAt",
   (SELECT e.name FROM person e WHERE e.shop_id = v.shop_id AND e.id = v.updated_by) AS "updatedBy"`;
 
-/** Every axle of the shop with its vehicle that a job may be for. */
-export const shopAxles = (tx: Tx) =>
+const KNOWN_AXLE = `a.id, a.position, a.suspension, a.arrangement, a.class AS "axleClass", a.steered, json_build_object('id', v.id, 'name', v.name, 'maker', v.maker, 'form', v.form) AS vehicle`;
+
+/** An axle with its vehicle that a job may be for. */
+export async function knownAxle(tx: Tx, id: string): Promise<KnownAxle | undefined> {
+  const [found] = await tx.rows(
+    knownAxleSchema,
+    `SELECT ${KNOWN_AXLE} FROM axle a JOIN vehicle v ON v.shop_id = a.shop_id AND v.id = a.vehicle_id WHERE a.id = $1 AND a.suspension = ANY($2)`,
+    [id, KIND_IDS],
+  );
+  return found;
+}
+
+/** Axles that a job may be for, of the vehicles looked at last, or of those whose name or maker holds the words. @param most vehicles */
+export const findAxles = (tx: Tx, words: string, most: number) =>
   tx.rows(
     knownAxleSchema,
-    `SELECT a.id, a.position, a.suspension, a.arrangement, a.class AS "axleClass", a.steered, json_build_object('id', v.id, 'name', v.name, 'maker', v.maker, 'form', v.form) AS vehicle
-       FROM axle a JOIN vehicle v ON v.shop_id = a.shop_id AND v.id = a.vehicle_id
-      WHERE a.suspension = ANY($1) ORDER BY v.name, a.position`,
-    [KIND_IDS],
+    `SELECT ${KNOWN_AXLE} FROM (SELECT * FROM vehicle WHERE $2 = '' OR name ILIKE $3 OR maker ILIKE $3 ORDER BY updated_at DESC, id LIMIT $4) v
+       JOIN axle a ON a.shop_id = v.shop_id AND a.vehicle_id = v.id
+      WHERE a.suspension = ANY($1) ORDER BY v.updated_at DESC, v.id, a.position`,
+    [KIND_IDS, words, `%${words.replaceAll(/[\\%_]/g, (c) => `\\${c}`)}%`, most],
   );
 
 /** All axles of a vehicle with their ratings. */

@@ -21,10 +21,10 @@ import * as plans from '@/data/plan';
 import {
   insertAxle,
   insertVehicle,
+  knownAxle,
   learnAxle,
   putOtherAxle,
   replaceRatings,
-  shopAxles,
   updateVehicle,
 } from '@/data/shop';
 import { loadJob } from './jobs';
@@ -59,7 +59,7 @@ export async function createJob(tx: Tx, given: NewJob, newId: () => string = ran
   let suspension: KindId;
   if (given.vehicle.kind === 'known') {
     axleId = given.vehicle.axleId;
-    const known = (await shopAxles(tx)).find((a) => a.id === axleId);
+    const known = await knownAxle(tx, axleId);
     if (!known) throw notFound('This axle');
     if (known.position === 'secondRear')
       throw new ProblemError(422, {
@@ -196,7 +196,7 @@ export async function actOnAxles(tx: Tx, id: string, given: JobAxleAct): Promise
       message: `This axle is written down with ${SUSPENSIONS[found!.suspension]}, which cannot be worked on here yet.`,
       field: 'axle',
     });
-  const known = found && (await shopAxles(tx)).find((a) => a.id === found.id);
+  const known = found && (await knownAxle(tx, found.id));
   if (!(known && looked(known)) && !given.facts) throw unlooked('facts');
   if (given.facts) checkFacts(suspension, given.facts, 'facts');
   const axleId = found?.id ?? randomUUID();

@@ -6,11 +6,14 @@ import { notFound, ProblemError } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
 import { boardRows, boardSearch, openJobs } from '@/data/board';
 import { countFrom, dueCheck, insertOdometer, insertTick, markPassed, markTicked, shopToday } from '@/data/due';
-import { shopAxles } from '@/data/shop';
+import { findAxles } from '@/data/shop';
 import { loadJob } from './jobs';
 
 /** Jobs in the build are looked at in full, these many at most: what is missing there must not be overlooked. */
 const IN_HAND = 40;
+
+/** Vehicles named at once where one is chosen; others are searched for. */
+const MOST_KNOWN = 20;
 
 /** The newest jobs in hand on the first page; every step back shows as many more. */
 export const PAGE = 30;
@@ -49,7 +52,7 @@ async function openOf(tx: Tx, id: string): Promise<string[]> {
 }
 
 /** Axles a new job may be for; a second rear axle is in the books, but nothing is solved for it yet. */
-export const knownAxles = async (tx: Tx): Promise<KnownAxle[]> => shopAxles(tx);
+export const knownAxles = (tx: Tx, words = ''): Promise<KnownAxle[]> => findAxles(tx, words, MOST_KNOWN);
 
 /** Ticks a due check off with its figures, or takes the tick back; both stay on record. */
 export async function tickCheck(tx: Tx, id: string, tick: Tick): Promise<void> {

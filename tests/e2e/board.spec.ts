@@ -1,5 +1,10 @@
-import { type JobView } from '../../src/contracts/job';
-import { DEMO, expect, focusOn, openTab, test, typeInto } from './shop';
+import { type JobView } from '@/contracts/job';
+import { type KnownAxle } from '@/contracts/vehicle';
+import { boardRows } from '@/data/board';
+import { findAxles, knownAxle } from '@/data/shop';
+import { DEMO_PERSON, DEMO_SHOP } from '../../demo/ids';
+import { manyJobs } from '../reference/manyJobs';
+import { DEMO, expect, focusOn, onDatabase, openTab, test, typeInto } from './shop';
 
 const SIX = [
   ['on the axle', '1240'],
@@ -115,4 +120,39 @@ test('keys lead from station to station and to the search, are told by “?”, 
   await page.keyboard.press('/');
   await page.waitForURL(/\/\?find$/);
   await expect(page.getByRole('textbox', { name: 'Search vehicles, jobs, parts and findings' })).toBeFocused();
+});
+
+test('at 20,000 jobs the Board and the list of known axles are read through indexes, and stay small', async ({
+  shop,
+  request,
+}) => {
+  await onDatabase(shop.ownerUrl, (c) => manyJobs(c, DEMO_SHOP, 20_000));
+  const asked: [string, unknown[]][] = [];
+  const listening = {
+    ...{ shop: DEMO_SHOP, person: DEMO_PERSON, run: () => Promise.resolve(0) },
+    rows: (_: unknown, sql: string, values: unknown[] = []) => {
+      asked.push([sql, values]);
+      return Promise.resolve([]);
+    },
+  };
+  await boardRows(listening, 30);
+  await findAxles(listening, '', 20);
+  await knownAxle(listening, DEMO_PERSON);
+  await onDatabase(shop.appUrl, async (c) => {
+    await c.query('BEGIN');
+    await c.query('SET LOCAL ROLE gravelwort_app');
+    await c.query("SELECT set_config('gravelwort.shop', $1, true)", [DEMO_SHOP]);
+    for (const [sql, values] of asked) {
+      const { rows } = await c.query<{ 'QUERY PLAN': string }>(`EXPLAIN ${sql}`, values);
+      const plan = rows.map((r) => r['QUERY PLAN']).join('\n');
+      // None of what grows with the jobs is read through.
+      expect(plan).not.toMatch(
+        /Seq Scan on (vehicle|axle|job|job_axle|load_state|due_check|reading|prediction|ledger_line)\b/,
+      );
+    }
+  });
+  expect((await (await request.get('/jobs/new')).body()).length).toBeLessThan(120_000);
+  const found = (await (await request.post('/api/axles', { data: { words: 'truck 1234' } })).json()) as KnownAxle[];
+  expect(found.map((a) => a.vehicle.name)).toContain('truck 1234');
+  expect(found.length).toBeLessThanOrEqual(20);
 });

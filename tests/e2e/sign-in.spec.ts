@@ -30,7 +30,14 @@ const GATES: Record<string, Need> = {
   ...Object.fromEntries(
     [
       ...['PUT door/secrets', 'PUT people/units', 'GET instruments', 'GET photos/[id]', 'POST shelf/page'],
-      ...['POST shelf/count', 'GET shelf/file', 'GET shelf/[id]', 'GET shelf/[id]/history', 'GET shelf/photos/[id]'],
+      ...[
+        'POST axles',
+        'POST shelf/count',
+        'GET shelf/file',
+        'GET shelf/[id]',
+        'GET shelf/[id]/history',
+        'GET shelf/photos/[id]',
+      ],
       ...[
         'GET jobs/[id]',
         'GET jobs/[id]/readings',

@@ -18,3 +18,6 @@ ALTER TABLE vehicle_owner ENABLE ROW LEVEL SECURITY;
 ALTER TABLE vehicle_owner FORCE ROW LEVEL SECURITY;
 CREATE POLICY own_shop ON vehicle_owner USING (shop_id = nullif(current_setting('gravelwort.shop', true), '')::uuid);
 GRANT SELECT, INSERT, UPDATE, DELETE ON vehicle_owner TO gravelwort_app;
+
+-- The vehicles looked at last come first where one is chosen.
+CREATE INDEX vehicle_latest ON vehicle (shop_id, updated_at DESC, id);

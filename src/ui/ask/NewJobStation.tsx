@@ -1,5 +1,7 @@
 'use client';
+import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 import { type KnownAxle } from '@/contracts/vehicle';
 import { type NewJob } from '@/contracts/ask';
 import { type Person } from '@/contracts/person';
@@ -37,12 +39,22 @@ interface Props {
 }
 
 /** Ask, for a job that does not exist yet. Everything typed survives a reload. */
-export function NewJobStation({ axles, people, person }: Props) {
+export function NewJobStation({ axles: latest, people, person }: Props) {
   const router = useRouter();
   const { busy, problem, run } = useSend();
   const [draft, setDraft, forget] = useKept<JobDraft>(NEW_JOB, EMPTY_JOB);
   const set = (part: Partial<JobDraft>) =>
     setDraft({ ...draft, id: draft.id === '' ? crypto.randomUUID() : draft.id, ...part });
+  const [words, setWords] = useState('');
+  const { data: found } = useQuery({
+    queryKey: ['axles', words],
+    queryFn: () => call<KnownAxle[]>('/api/axles', 'POST', { words }),
+    enabled: words !== '',
+  });
+  // The one that was chosen stays in the list, whatever is looked for.
+  const chosen = draft.vehicle.known ?? null;
+  const listed = words === '' ? latest : (found ?? []);
+  const axles = chosen && !listed.some((a) => a.id === chosen.id) ? [chosen, ...listed] : listed;
   const known = axles.find((a) => a.id === draft.vehicle.axleId);
   const leafy = (known?.suspension ?? draft.vehicle.suspension) === 'longitudinalLeaf';
   const body = bodyOf(draft, axles, leafy);
@@ -113,7 +125,12 @@ export function NewJobStation({ axles, people, person }: Props) {
           </Sheet>
         </div>
         <Sheet title="Vehicle">
-          <VehicleFields axles={axles} vehicle={draft.vehicle} onChange={(vehicle) => set({ vehicle })} />
+          <VehicleFields
+            axles={axles}
+            find={setWords}
+            vehicle={draft.vehicle}
+            onChange={(vehicle) => set({ vehicle })}
+          />
           {leafy ? (
             <Chips
               label="Leaves in the pack"

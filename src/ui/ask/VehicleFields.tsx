@@ -16,6 +16,8 @@ import { tankBody, TankFields, UNKNOWN_TANK, type TankDraft } from './TankFields
 export interface VehicleDraft extends AxleFactsDraft {
   /** An axle already in the shop's books; null for a new vehicle. */
   axleId: string | null;
+  /** The known axle as it was found. */
+  known?: KnownAxle | null;
   name: string;
   maker: string;
   wheelbase: Typed | null;
@@ -88,11 +90,13 @@ const NEW = 'new';
 
 interface Props {
   axles: readonly KnownAxle[];
+  /** Looks for others by name or maker. */
+  find: (words: string) => void;
   vehicle: VehicleDraft;
   onChange: (vehicle: VehicleDraft) => void;
 }
 
-export function VehicleFields({ axles, vehicle, onChange }: Props) {
+export function VehicleFields({ axles, find, vehicle, onChange }: Props) {
   const id = useId();
   const set = (part: Partial<VehicleDraft>) => onChange({ ...vehicle, ...part });
   const { hitched, nose } = formOf(vehicle.form);
@@ -106,6 +110,8 @@ export function VehicleFields({ axles, vehicle, onChange }: Props) {
           id={`${id}-known`}
           aria-label="Vehicle and axle"
           value={vehicle.axleId ?? NEW}
+          showSearch={{ filterOption: false, onSearch: find }}
+          notFoundContent="no vehicle of this name"
           options={[
             { value: NEW, label: 'a new vehicle' },
             ...axles.map((axle) => ({
@@ -114,7 +120,10 @@ export function VehicleFields({ axles, vehicle, onChange }: Props) {
               disabled: axle.position === 'secondRear',
             })),
           ]}
-          onChange={(value: string) => set({ axleId: value === NEW ? null : value })}
+          onChange={(value: string) => {
+            find('');
+            set({ axleId: value === NEW ? null : value, known: axles.find((a) => a.id === value) ?? null });
+          }}
         />
       </div>
       {unseen(known) ? (

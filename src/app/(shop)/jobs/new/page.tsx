@@ -5,6 +5,6 @@ import { NewJobStation } from '@/ui/ask/NewJobStation';
 export const dynamic = 'force-dynamic';
 
 export default async function NewJobPage() {
-  const { people, person, data } = await loadPage('read', knownAxles);
+  const { people, person, data } = await loadPage('read', (tx) => knownAxles(tx));
   return <NewJobStation axles={data} people={people} person={person} />;
 }

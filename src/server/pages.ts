@@ -33,7 +33,10 @@ export async function loadPage<T>(
   fn: (tx: Tx) => Promise<T>,
 ): Promise<Shop & { data: T }> {
   const who = await whoAtPage();
-  if (!who) redirect(`/sign-in?to=${encodeURIComponent((await headers()).get('x-gravelwort-path') ?? '/')}`);
+  const path = (await headers()).get('x-gravelwort-path') ?? '/';
+  if (!who) redirect(`/sign-in?to=${encodeURIComponent(path)}`);
+  // Who was told a password chooses one first.
+  if (who.given && !path.startsWith('/you')) redirect('/you');
   if (!mayDo(who.role, need)) notFound();
   return inShopOf(who, async (tx) => ({ people: await shopPeople(tx), person: who.person, data: await fn(tx) }));
 }

@@ -1,4 +1,4 @@
-import { type Page } from '@playwright/test';
+import { type APIRequestContext, type Page } from '@playwright/test';
 import { type JobView } from '@/contracts/job';
 import { DEMO, expect, openTab, test, typeInto } from './shop';
 
@@ -8,8 +8,8 @@ const binding = (page: Page, id: string) => page.locator(`[data-binding=${id}]`)
 const planSaved = (page: Page) => page.waitForResponse((r) => r.url().endsWith('/plan') && r.ok());
 
 /** Answers that stand before anything is checked. */
-async function survey(page: Page, job: string, item: string, more: object): Promise<void> {
-  const sent = await page.request.post(`/api${job}/survey`, {
+async function survey(request: APIRequestContext, job: string, item: string, more: object): Promise<void> {
+  const sent = await request.post(`/api${job}/survey`, {
     data: { id: crypto.randomUUID(), item, answer: 'ok', slack: null, slackTyped: null, note: '', ...more },
   });
   expect(sent.ok()).toBe(true);
@@ -27,7 +27,7 @@ test('a lift with a short hose, shocks that shut and open too soon, short U-bolt
   ];
   const put = await request.put(`/api${DEMO.planned}/plan`, { data: { version: before.plan.version, changes } });
   expect(put.ok()).toBe(true);
-  await survey(page, DEMO.planned, 'brakeHose', { slack: 120, slackTyped: '120' });
+  await survey(request, DEMO.planned, 'brakeHose', { slack: 120, slackTyped: '120' });
   await page.goto(`${DEMO.planned}/check#read`);
   await typeInto(page, 'Shock shut, left', '382');
   await typeInto(page, 'Shock shut, right', '382');

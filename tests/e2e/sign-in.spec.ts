@@ -321,6 +321,9 @@ test('an owner takes a person in, who chooses a password before anything else; o
   expect((await send('POST', '/api/door/in', me)).status()).toBe(200);
   const early = await send('POST', `/api${DEMO.planned}/odometer`, {});
   expect([early.status(), (await early.json()) as unknown]).toMatchObject([403, { code: 'change-password' }]);
+  const theirs = await context.newPage();
+  await theirs.goto('/shelf');
+  await expect(theirs.getByText('choose one of your own')).toBeVisible();
   expect((await send('PUT', '/api/door/secrets', { now: password, password: 'short' })).status()).toBe(400);
   expect((await send('PUT', '/api/door/secrets', { now: 'no', password: 'long enough by far' })).status()).toBe(400);
   const chosen = { now: password, password: 'long enough by far', pin: '8642' };

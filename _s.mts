@@ -1,0 +1,17 @@
+import { chromium } from 'playwright-core';
+import { CHROMIUM } from './tests/e2e/chromium';
+import { demoSignIn } from './scripts/demoSignIn';
+const url='http://127.0.0.1:4680'; const J=(n:number)=>`/jobs/5a1e000${n}-0000-4000-8000-000000000f00`;
+const out=process.argv[2]!;
+const b = await chromium.launch(CHROMIUM);
+const shot=async(name:string,path:string,o:{size?:[number,number],dark?:boolean,stranger?:boolean,f?:(p:any)=>Promise<void>}={})=>{const [width,height]=o.size??[1280,800];const c=await b.newContext({viewport:{width,height},reducedMotion:'reduce'});if(!o.stranger)await demoSignIn(c as never,url);if(o.dark)await c.addCookies([{name:'gravelwort-theme',value:'dark',url}]);const p=await c.newPage();await p.goto(url+path,{waitUntil:'load'});await p.waitForTimeout(6000);if(o.f){await o.f(p);await p.waitForTimeout(2500);}await p.screenshot({path:`${out}/${name}.png`});await c.close();};
+const only=process.argv.slice(3); const go=async(n:string,p:string,o={})=>{if(only.length===0||only.includes(n))await shot(n,p,o);};
+await go('sign-in','/sign-in',{stranger:true});
+await go('board','/'); await go('ask',J(3)+'/ask'); await go('measure',J(3)+'/measure'); await go('inspect',J(3)+'/inspect');
+await go('choose',J(3)+'/choose'); await go('candidates',J(3)+'/choose#ways',{f:async(p:any)=>{const t=p.getByRole('button',{name:/Find|Search/});if(await t.count())await t.first().click().catch(()=>0);await p.waitForTimeout(9000);}});
+await go('build',J(3)+'/build'); await go('prove',J(1)+'/prove'); await go('shelf','/shelf'); await go('bench','/bench'); await go('instruments','/instruments');
+await go('tandem',J(7)+'/choose'); await go('measure-coil',J(6)+'/measure'); await go('measure-rocker',J(7)+'/measure'); await go('measure-phone',J(3)+'/measure',{size:[390,844]});
+await go('check',J(3)+'/check');
+await go('shop','/shop'); await go('owner',J(3)+'/ask#owner'); await go('you','/you'); await go('menu-phone',J(3)+'/measure',{size:[390,844],f:async(p:any)=>{await p.getByRole('button',{name:'Ansa Korvild'}).click();}});
+await go('signin-phone','/sign-in',{stranger:true,size:[390,844]});
+await b.close();

@@ -8,8 +8,8 @@ const shot=async(name:string,path:string,o:{size?:[number,number],dark?:boolean,
 const only=process.argv.slice(3); const go=async(n:string,p:string,o={})=>{if(only.length===0||only.includes(n))await shot(n,p,o);};
 await go('sign-in','/sign-in',{stranger:true});
 await go('board','/'); await go('ask',J(3)+'/ask'); await go('measure',J(3)+'/measure'); await go('inspect',J(3)+'/inspect');
-await go('choose',J(3)+'/choose'); await go('candidates',J(3)+'/choose#ways',{f:async(p:any)=>{const t=p.getByRole('button',{name:/Find|Search/});if(await t.count())await t.first().click().catch(()=>0);await p.waitForTimeout(9000);}});
-await go('build',J(3)+'/build'); await go('prove',J(1)+'/prove'); await go('shelf','/shelf'); await go('bench','/bench'); await go('instruments','/instruments');
+await go('choose',J(3)+'/choose',{f:async(p:any)=>{await p.waitForTimeout(14000);}}); await go('candidates',J(3)+'/choose#ways',{f:async(p:any)=>{const t=p.getByRole('button',{name:/Find|Search/});if(await t.count())await t.first().click().catch(()=>0);await p.waitForTimeout(25000);}});
+await go('build',J(3)+'/build'); await go('prove',J(1)+'/prove'); await go('shelf','/shelf'); await go('bench','/bench',{f:async(p:any)=>{for(const [k,t] of [[0,'Pack of 5, trailer'],[1,'Donor pack of 5']] as const){const c=p.getByRole('combobox').nth(k);await c.click();await c.fill(t);await p.waitForTimeout(2000);await p.keyboard.press('Enter');await p.waitForTimeout(1500);}await p.waitForTimeout(5000);}}); await go('instruments','/instruments');
 await go('tandem',J(7)+'/choose'); await go('measure-coil',J(6)+'/measure'); await go('measure-rocker',J(7)+'/measure'); await go('measure-phone',J(3)+'/measure',{size:[390,844]});
 await go('check',J(3)+'/check');
 await go('shop','/shop'); await go('owner',J(3)+'/ask#owner'); await go('you','/you'); await go('menu-phone',J(3)+'/measure',{size:[390,844],f:async(p:any)=>{await p.getByRole('button',{name:'Ansa Korvild'}).click();}});

@@ -136,6 +136,11 @@ async function restore(url: string, file: string, passphrase: string | undefined
   }
   const found = await connected(at(coming), recordsOf);
   if (found.records !== label.records) stop('what came back is not what was kept. Nothing was changed.');
+  // Who was signed in that day is not signed in today; a backup of before the sign-in has nobody.
+  await connected(at(coming), async (c) => {
+    const { rows } = await c.query<{ there: boolean }>("SELECT to_regclass('public.session') IS NOT NULL AS there");
+    if (rows[0]?.there) await c.query('UPDATE session SET ended_at = now() WHERE ended_at IS NULL');
+  });
   await connected(at('postgres'), async (c) => {
     const { rowCount } = await c.query('SELECT FROM pg_database WHERE datname = $1', [name]);
     if (rowCount) {

@@ -157,8 +157,8 @@ test('nonsense is told as the sender’s fault, whatever the route: nothing of i
     if (answer.status() >= 500)
       faults.push(`${method} ${path} ${JSON.stringify(data)?.slice(0, 120)}: ${answer.status()}`);
   };
-  // An event stream of an instrument does not end by itself.
-  const all = routes().filter(({ path }) => !path.startsWith('/api/instruments'));
+  // An event stream of an instrument does not end by itself, and who signs out asks nothing more.
+  const all = routes().filter(({ path }) => !path.startsWith('/api/instruments') && path !== '/api/door/out');
   expect(all.length).toBeGreaterThan(40);
   for (const { path, methods } of all)
     for (const id of ['nonsense', NOBODY, DEMO.planned.split('/').at(-1)!])
@@ -226,7 +226,9 @@ test('a file made to choke the reader is refused at once while others are served
          FROM generate_series(1, 61000) n, (SELECT * FROM shelf_item WHERE kind = 'stop' LIMIT 1) one`,
     ),
   );
-  const whole = await (await request.get(`/api/shelf/file?ask=${encodeURIComponent('{"kind":"stop"}')}`)).text();
+  // It comes piece by piece; all of it takes its time on a busy machine.
+  const path = `/api/shelf/file?ask=${encodeURIComponent('{"kind":"stop"}')}`;
+  const whole = await (await request.get(path, { timeout: 150_000 })).text();
   const lines = whole.split('\n');
   expect(lines[0]).toBe(COLUMNS.join(','));
   const { rows } = await onDatabase(shop.ownerUrl, (c) =>

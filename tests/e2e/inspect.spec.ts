@@ -179,7 +179,7 @@ test('a picture acknowledged before the database is killed is the same afterward
   try {
     const load = 'node_modules/.bin/tsx scripts/migrate.ts && node_modules/.bin/tsx demo/load.ts';
     const urls = shell(
-      `${up}; export OWNER_DATABASE_URL="$OWNER_URL" APP_DATABASE_URL="$APP_URL"; ${load} >/dev/null; echo "$OWNER_URL"; echo "$APP_URL"`,
+      `${up}; export OWNER_DATABASE_URL="$OWNER_URL" APP_DATABASE_URL="$APP_URL"; (${load}) >/dev/null; echo "$OWNER_URL"; echo "$APP_URL"`,
     )
       .trim()
       .split('\n');

@@ -2,6 +2,7 @@ import { execFileSync, spawnSync } from 'node:child_process';
 import { chmodSync, readdirSync, readFileSync } from 'node:fs';
 import { get } from 'node:https';
 import { join } from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
 import { type Need, type Role } from '@/contracts/door';
 import { type JobView } from '@/contracts/job';
 import { mayDo } from '@/server/door/who';
@@ -356,6 +357,8 @@ test('a customer’s link shows one job and nothing else, until it is taken back
   await theirs.goto(link);
   await expect(theirs.getByRole('heading', { name: 'Fish-market flatbed' })).toBeVisible();
   await expect(theirs.getByRole('row', { name: /^left/ })).toContainText('536 mm (21.1 in)');
+  const { violations } = await new AxeBuilder({ page: theirs }).analyze();
+  expect(violations.map((v) => `${v.id} ${v.nodes[0]?.target.join(' ')}`)).toEqual([]);
   const text = await theirs.content();
   expect(text).not.toMatch(/Korvild|Marrelow|Fesk/);
   await theirs.goto(`${shop.url}${DEMO.provenInside}/prove`);

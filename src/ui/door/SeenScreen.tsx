@@ -85,7 +85,7 @@ export function SeenScreen({ job }: { job: SeenJob }) {
 
 function Heights({ rows }: { rows: readonly SeenHeight[] }) {
   return (
-    <div className="door-trail">
+    <div className="door-trail" role="region" aria-label="Heights" tabIndex={0}>
       <table>
         <thead>
           <tr>

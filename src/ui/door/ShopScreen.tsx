@@ -105,7 +105,7 @@ export function ShopScreen({ people, person, word, staff, tablets, links, audit 
         </Sheet>
         <Sheet title="What was done">
           <p className="muted small">The latest {audit.length}, newest first. Nobody can change or delete a line.</p>
-          <div className="door-trail">
+          <div className="door-trail" role="region" aria-label="Lines of what was done" tabIndex={0}>
             <table>
               <thead>
                 <tr>

@@ -1,6 +1,6 @@
 // What the shop keeps of the person a vehicle belongs to.
 import { type Owner, type OwnerEdit, type OwnerRecord } from '@/contracts/owner';
-import { conflict } from '@/contracts/problem';
+import { conflict, notFound } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
 import * as owners from '@/data/owner';
 import { loadJob } from './jobs';
@@ -27,6 +27,6 @@ export async function ownerRecordOf(tx: Tx, id: string): Promise<OwnerRecord> {
 /** Erases it for good; the jobs, readings and predictions of the vehicle stay as they are. */
 export async function forgetOwner(tx: Tx, id: string): Promise<OwnerRecord> {
   const { vehicle } = await loadJob(tx, id);
-  await owners.eraseOwner(tx, vehicle.id);
+  if ((await owners.eraseOwner(tx, vehicle.id)) === 0) throw notFound('What was kept of an owner');
   return owners.ownerRecord(tx, vehicle.id, vehicle.name);
 }

@@ -135,7 +135,7 @@ test('a long file says how far it is and stops when it is told to; nothing of it
   await page.locator('input[type=file][accept*=csv]').setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer });
   await page.getByRole('button', { name: 'Bring in 30000 parts' }).click();
   await expect(page.getByText(/^(7[5-9]|[89]\d|[12]\d\d)\d\d of 30000 lines$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Stop' }).click();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await expect(page.getByText('Stopped. Nothing was brought in.')).toBeVisible();
   const busy = () =>
     onDatabase(shop.ownerUrl, async (c) => {

@@ -221,6 +221,8 @@ test('in with the password, from then on with a PIN on a tablet made known; hand
   await expect(page.getByText('Name and PIN do not fit.')).toBeVisible();
   await page.getByLabel('PIN').fill(DEMO_PIN);
   await page.getByRole('button', { name: 'Sign in' }).click();
+  // The door names him too: the Board has come when its own things are there.
+  await expect(page.getByRole('link', { name: 'New job' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Tibb Marrelow' })).toBeVisible();
   // The token of the session that was signed out opens nothing any more.
   expect((await ask(shop, 'GET jobs/[id]', first!.value))[0]).toBe(401);

@@ -3,6 +3,7 @@
 import { accessSync, constants, readFileSync } from 'node:fs';
 import http from 'node:http';
 import https from 'node:https';
+import { resolve } from 'node:path';
 import next from 'next';
 
 const began = Date.now();
@@ -63,9 +64,9 @@ function layDownRoot() {
   const user = env.GRAVELWORT_USER || 'nobody';
   try {
     process.seteuid(user);
-    accessSync('package.json', constants.R_OK);
-    accessSync(`${env.GRAVELWORT_DIST || '.next'}/BUILD_ID`, constants.R_OK);
-    accessSync('node_modules/next/package.json', constants.R_OK);
+    // By their whole path, as programs are loaded: a folder above may be closed to others.
+    for (const file of ['package.json', `${env.GRAVELWORT_DIST || '.next'}/BUILD_ID`, 'node_modules/next/package.json'])
+      accessSync(resolve(file), constants.R_OK);
   } catch {
     process.seteuid(0);
     return `root, since ${user} may not read this folder`;

@@ -230,13 +230,15 @@ test('in with the password, from then on with a PIN on a tablet made known; hand
   await onDatabase(shop.ownerUrl, (c) => c.query("UPDATE session SET asked_at = now() - interval '1 hour'"));
   await page.goto(`${DEMO.planned}/build`);
   const row = page.getByRole('group', { name: 'Brake hose has slack at full droop' });
+  const answered = page.waitForResponse((r) => r.url().endsWith('/safety') && r.ok());
   await row.getByRole('button', { name: 'not ok' }).click();
   const asked = page.getByRole('dialog', { name: 'Who is it?' });
   await expect(asked).toContainText('You answer for this by name');
   await asked.getByRole('button', { name: 'Ansa Korvild' }).click();
   await asked.getByLabel('PIN').fill(DEMO_PIN);
   await asked.getByRole('button', { name: 'It is me' }).click();
-  await expect(page.getByText(/^Ansa Korvild, /)).toBeVisible();
+  await answered;
+  await expect(row).toContainText('Ansa Korvild, ');
   await page.goto('/shop');
   const trail = page.getByRole('region', { name: 'What was done' });
   for (const [who, what] of [

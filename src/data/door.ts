@@ -126,14 +126,14 @@ export const tablets = (tx: Tx) =>
       WHERE t.forgotten_at IS NULL ORDER BY t.known_at DESC`,
   );
 
-/** Counts one try before it is looked at; undefined when nothing was held against it and it may go on, else when it is worth trying again, s. */
+/** Counts one try before it is looked at, also where several come at the same moment; undefined when nothing was held against it and it may go on, else when it is worth trying again, s. */
 export async function countTry(tx: Tx, key: Buffer, free: number, longest: number): Promise<number | undefined> {
   const touched = await tx.run(
-    `INSERT INTO back_off AS b (key, failures, until) VALUES ($1, 1, now())
+    `INSERT INTO back_off AS b (key, failures, until) VALUES ($1, 1, 'epoch')
      ON CONFLICT (key) DO UPDATE SET
        failures = CASE WHEN b.last_at < now() - interval '1 day' THEN 1 ELSE least(b.failures + 1, 1000) END,
        last_at = now(),
-       until = CASE WHEN b.failures + 1 > $2 AND b.last_at >= now() - interval '1 day' THEN now() + make_interval(secs => least($3, 5 * power(2, least(b.failures + 1 - $2, 12)))) ELSE now() END
+       until = CASE WHEN b.failures + 1 > $2 AND b.last_at >= now() - interval '1 day' THEN now() + make_interval(secs => least($3, 5 * power(2, least(b.failures + 1 - $2, 12)))) ELSE 'epoch' END
      WHERE b.until <= now()`,
     [key, free, longest],
   );

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { id } from './basics';
+import { id, when } from './basics';
 
 export const ROLES = ['owner', 'mechanic', 'apprentice'] as const;
 export type Role = (typeof ROLES)[number];
@@ -105,7 +105,7 @@ export const tabletSchema = z.object({
   id,
   name: z.string(),
   by: z.string(),
-  at: z.coerce.date().transform((d) => d.toISOString()),
+  at: when,
 });
 export type Tablet = z.infer<typeof tabletSchema>;
 
@@ -113,7 +113,7 @@ export const linkSchema = z.object({
   id,
   said: z.string(),
   by: z.string(),
-  endsAt: z.coerce.date().transform((d) => d.toISOString()),
+  endsAt: when,
   over: z.boolean(),
   jobAxleId: id,
   vehicle: z.string(),
@@ -122,7 +122,7 @@ export type ViewerLink = z.infer<typeof linkSchema>;
 
 export const auditSchema = z.object({
   id,
-  at: z.coerce.date().transform((d) => d.toISOString()),
+  at: when,
   person: z.string().nullable(),
   what: z.string(),
   about: z.string().nullable(),

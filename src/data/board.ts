@@ -1,7 +1,7 @@
 // What the Board shows of many jobs at once.
 import { z } from 'zod';
 import { boardRowSchema } from '@/contracts/board';
-import { type Tx } from './client';
+import { anywhere, type Tx } from './client';
 import { DUE } from './due';
 
 /** Checks named on the Board at most. */
@@ -80,8 +80,7 @@ const rowsOf = (tx: Tx, picked: string, given: number | string) =>
 export const boardRows = (tx: Tx, most: number) => rowsOf(tx, IN_SIGHT, most);
 
 /** @param words as typed; `%` and `_` mean themselves */
-export const boardSearch = (tx: Tx, words: string) =>
-  rowsOf(tx, FOUND, `%${words.replaceAll(/[\\%_]/g, (c) => `\\${c}`)}%`);
+export const boardSearch = (tx: Tx, words: string) => rowsOf(tx, FOUND, anywhere(words));
 
 /** How many jobs are open. */
 export async function openJobs(tx: Tx): Promise<number> {

@@ -105,3 +105,6 @@ export const brokenRule = (error: unknown): string | undefined =>
   error instanceof Error && (error as { code?: string }).code === '23505'
     ? (error as { constraint?: string }).constraint
     : undefined;
+
+/** Words for ILIKE, anywhere in a text; `%` and `_` mean themselves. */
+export const anywhere = (words: string): string => `%${words.replaceAll(/[\\%_]/g, (c) => `\\${c}`)}%`;

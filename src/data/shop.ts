@@ -10,7 +10,7 @@ import { type AxlePosition, type Suspension } from '@/core/suspension/names';
 import { KIND_IDS, type KindId } from '@/core/suspension/registry';
 import { personUnitSchema, type PersonUnit } from '@/contracts/units';
 import { z } from 'zod';
-import { type Tx } from './client';
+import { anywhere, type Tx } from './client';
 
 export const insertShop = (tx: Tx, name: string, zone: string | null = null): Promise<number> =>
   tx.run('INSERT INTO shop (id, name, time_zone) VALUES ($1, $2, $3) ON CONFLICT DO NOTHING', [tx.shop, name, zone]);
@@ -73,7 +73,7 @@ export const findAxles = (tx: Tx, words: string, most: number) =>
     `SELECT ${KNOWN_AXLE} FROM (SELECT * FROM vehicle WHERE $2 = '' OR name ILIKE $3 OR maker ILIKE $3 ORDER BY updated_at DESC, id LIMIT $4) v
        JOIN axle a ON a.shop_id = v.shop_id AND a.vehicle_id = v.id
       WHERE a.suspension = ANY($1) ORDER BY v.updated_at DESC, v.id, a.position`,
-    [KIND_IDS, words, `%${words.replaceAll(/[\\%_]/g, (c) => `\\${c}`)}%`, most],
+    [KIND_IDS, words, anywhere(words), most],
   );
 
 /** All axles of a vehicle with their ratings. */

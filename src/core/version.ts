@@ -1,2 +1,2 @@
 /** Version of the computation. Raised whenever a stored prediction would come out differently. */
-export const CORE_VERSION = '0.7.0';
+export const CORE_VERSION = '0.7.1';

@@ -8,10 +8,11 @@ import { writeLine } from '@/contracts/instrumentLine';
 import { type Page } from '@playwright/test';
 import { DEMO, expect, focusOn, test as base, typeInto } from './shop';
 
-/** A scale pad of the test's own on the line: says what it is told, when it is told. */
+/** A scale pad of the test's own on the line: goes on saying what it is told, as a pad does, until it is told something else. */
 class Pad {
   private sockets: Socket[] = [];
   private number = 0;
+  private talk: NodeJS.Timeout | undefined;
   private constructor(private readonly server: Server) {}
 
   static async open(): Promise<Pad> {
@@ -39,20 +40,31 @@ class Pad {
     this.sockets.at(-1)!.write(text);
   }
   connected = (): boolean => this.sockets.length > 0;
-  say = (kg: number, settled = true): void => this.write(`${this.line(kg, settled)}\n`);
+  say(kg: number, settled = true): void {
+    const once = () => this.write(`${this.line(kg, settled)}\n`);
+    this.hush();
+    once();
+    this.talk = setInterval(once, 400);
+  }
+  private hush = (): void => clearInterval(this.talk);
   /** A pull on a wrench instead. */
   pull(newtonMillimetres: number): void {
     this.number += 1;
     const values = [{ quantity: 'torque', value: newtonMillimetres, unit: 'N·m' as const }];
     this.write(`${writeLine({ number: this.number, values, settled: true, word: 'peak' }, 1)}\n`);
   }
-  babble = (): void => this.write('#$%\n7\nxx\n');
+  babble(): void {
+    this.hush();
+    this.write('#$%\n7\nxx\n');
+  }
   cutInMidReading(): void {
+    this.hush();
     this.write(this.line(999, true).slice(0, 14));
     this.sockets.at(-1)!.destroy();
     this.server.close();
   }
   close(): void {
+    this.hush();
     this.sockets.forEach((s) => s.destroy());
     this.server.close();
   }
@@ -85,6 +97,7 @@ const test = base.extend<{ kind: string; pad: Pad }>({
 
 test('a reading streams to the page and goes in only when it is taken', async ({ page, pad, request }) => {
   await page.goto(`${DEMO.planned}/measure#list`);
+  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('±');
   await page.getByText('wheel load, unsprung mass').click();
   await focusOn(page.getByLabel('Wheel load, left', { exact: true }));
   await expect.poll(pad.connected).toBe(true);

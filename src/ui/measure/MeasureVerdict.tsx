@@ -27,6 +27,8 @@ export function MeasureVerdict({ view, lacking, assumptions }: Props) {
             <span className="muted">reckoning…</span>
           )}
         </p>
+        {/* As tall as the answer will be: what stands below does not move away from under a finger. */}
+        {lacking > 0 ? null : <div className="told-to" aria-hidden="true" />}
       </section>
     );
   const { half, by, trial } = assumptions;

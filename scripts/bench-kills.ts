@@ -1,5 +1,5 @@
 // npm run bench:kills -- [KILLS] [SEED]: kills server and database and cuts connections while six people save, each save sent again under its id until it is
-// acknowledged; then counts what was acknowledged and is not there, or is there otherwise. Figures, and exit code 1 when one is missing.
+// acknowledged; then counts what was acknowledged and is not there, or is there otherwise. Figures, and exit code 1 when one is missing or none got through.
 import { uniformFrom } from '@/workers/random';
 import { newJob } from '../tests/e2e/newJob';
 import { ask, BenchServer, cutConnections, killDatabase, onDatabase, sessions } from './benchServer';
@@ -48,8 +48,15 @@ const began = Date.now();
 const tokens = await sessions(WRITERS);
 const writing = Promise.all(tokens.map(writer));
 const killed: Record<string, number> = { server: 0, database: 0, connections: 0 };
+/** Saves that get through between two kills, at most; and how long that may take, ms. */
+const BETWEEN = 30;
+const LONGEST = 60_000;
 for (let k = 0; k < kills; k++) {
-  await new Promise((resolve) => setTimeout(resolve, 100 + 400 * random()));
+  const enough = acknowledged.size + 1 + Math.floor(BETWEEN * random());
+  for (const from = Date.now(); acknowledged.size < enough;) {
+    if (Date.now() - from > LONGEST) throw new Error(`nothing gets through after ${k} kills`);
+    await new Promise((resolve) => setTimeout(resolve, 1 + 20 * random()));
+  }
   const draw = random();
   const what = draw < 0.3 ? 'server' : draw < 0.6 ? 'database' : 'connections';
   if (what === 'server') await server.kill().then(() => server.start());

@@ -1,4 +1,5 @@
-// What the server's console says of its doors at a start: demo accounts are shut where there is no demo, and a shop without an owner gets a one-time code.
+// What the server's console says of its doors at a start: demo accounts are shut where there is no demo, and a shop without an owner gets a
+// one-time code. What no door asks any more is thrown away; who came and what they did stays in the trail.
 import { randomBytes } from 'node:crypto';
 import { Client } from 'pg';
 import { tokenHash } from '@/server/door/secrets';
@@ -13,6 +14,9 @@ const GOOD = 24;
 const client = new Client({ connectionString: url });
 await client.connect();
 try {
+  await client.query("DELETE FROM session WHERE least(ended_at, ends_at) < now() - interval '30 days'");
+  await client.query("DELETE FROM back_off WHERE greatest(last_at, until) < now() - interval '2 days'");
+  await client.query("DELETE FROM first_code WHERE ends_at < now() - interval '30 days'");
   if (demo) {
     console.log(`      demo: shop “${DEMO_WORD}”, sign in as ansa (owner), tibb (mechanic) or oona (apprentice)`);
     console.log(`      demo: password “${DEMO_PASSWORD}”, PIN ${DEMO_PIN} on a tablet made known; only in the demo`);

@@ -106,8 +106,10 @@ cluster_up() {
     if [ -z "$PG_PORT" ] || ! port_free "$PG_PORT"; then PG_PORT=$(free_port); fi
     echo "$PG_PORT" >"$home/port"
     : >"$home/log"; [ "$(id -u)" = 0 ] && chown postgres "$home/log"
-    as_pg "$bin/pg_ctl" -D "$data" -l "$home/log" -w -t 60 -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='$sock' ${PG_EXTRA:-}" start >"$STATE/pg_ctl.log" 2>&1 ||
-      { tail -5 "$home/log" >&2; die "the database did not start (see $home/log)."; }
+    # A file for each day of the week, begun anew when its day comes round: the log never grows past a week.
+    local logging="-c logging_collector=on -c log_directory='$home/logs' -c log_filename=%a.log -c log_rotation_age=1d -c log_rotation_size=0 -c log_truncate_on_rotation=on"
+    as_pg "$bin/pg_ctl" -D "$data" -l "$home/log" -w -t 60 -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='$sock' $logging ${PG_EXTRA:-}" start >"$STATE/pg_ctl.log" 2>&1 ||
+      { tail -5 "$home/log" "$home/logs/$(LC_ALL=C date +%a).log" >&2 2>/dev/null; die "the database did not start (see $home/log and $home/logs)."; }
   fi
   if [ ! -f "$home/ready" ]; then
     as_pg "$bin/psql" -q -v ON_ERROR_STOP=1 -h "$sock" -p "$PG_PORT" -U postgres -d postgres >"$STATE/roles.log" 2>&1 <<SQL || die "the database's roles could not be made (see $STATE/roles.log)."

@@ -77,6 +77,7 @@ ensure_secret
 OWNER_DATABASE_URL="$OWNER_URL" node_modules/.bin/tsx scripts/doors.ts "$([ "$DEMO" = no ] || echo demo)" || die "the doors could not be set."
 export GRAVELWORT_INSTRUMENTS="$STATE/instruments.json"; rm -f "$GRAVELWORT_INSTRUMENTS"
 serve_instruments() {
+  INSTRUMENTS_AT=$(date +%s)
   node_modules/.bin/tsx instruments/serve.ts "$GRAVELWORT_INSTRUMENTS" 9>&- & INSTRUMENTS=$!
   echo "$INSTRUMENTS" >"$STATE/instruments.pid"
 }
@@ -111,5 +112,6 @@ while :; do
     say "      the server has ended by itself; it is started again"
     serve
   fi
-  kill -0 "$INSTRUMENTS" 2>/dev/null || serve_instruments
+  # What ends at once is not brought up every second.
+  kill -0 "$INSTRUMENTS" 2>/dev/null || [ $(($(date +%s) - INSTRUMENTS_AT)) -lt 15 ] || serve_instruments
 done

@@ -28,6 +28,17 @@ test.each([
   expect(agrees(text, value)).toBe(true);
 });
 
+test('a range says both its ends, a single figure the same end twice', () => {
+  const sent = (plannedTyped: string, low: number, high: number) => ({
+    cost: { plannedTyped, planned: { low, high } },
+  });
+  expect(disagreement(sent('30 to 45', 30, 45))).toBeNull();
+  expect(disagreement(sent('38', 38, 38))).toBeNull();
+  expect(disagreement(sent('30 to 45', 30, 450))).toBe('cost.plannedTyped');
+  expect(disagreement(sent('30 to 45', 30, 30))).toBe('cost.plannedTyped');
+  expect(disagreement(sent('38', 38, 83))).toBe('cost.plannedTyped');
+});
+
 test('a figure in any unit agrees with itself, and with no other', () => {
   const units = (Object.keys(UNITS) as UnitId[]).filter(
     (id) => !['thread', 'price', 'count', 'kgf', 'cm'].includes(id),

@@ -18,16 +18,37 @@ function rounding(text: string): number {
   return figure === 0 ? 0 : (0.5 * 10 ** -part.length) / figure;
 }
 
+const near = (read: number, value: number, share = 1e-6) =>
+  Math.abs(read - value) <= share * Math.max(Math.abs(read), 1e-9);
+
 /** Whether a text, read in any unit it may have been typed in, says this value (core units); to the last digit typed. */
 export function agrees(text: string, value: number): boolean {
-  const near = Math.max(1e-6, rounding(text));
-  const same = (read: number) => Math.abs(read - value) <= near * Math.max(Math.abs(read), 1e-9);
+  const same = (read: number) => near(read, value, Math.max(1e-6, rounding(text)));
   return RULES.some((rule) => {
     const read = parseMeasured(text, rule);
     if (read.kind === 'ok') return same(read.value);
     return read.kind === 'ask' && read.options.some((option) => same(option.value));
   });
 }
+
+interface Ends {
+  low: number;
+  high: number;
+}
+const isEnds = (value: unknown): value is Ends =>
+  typeof value === 'object' &&
+  value !== null &&
+  typeof (value as Ends).low === 'number' &&
+  typeof (value as Ends).high === 'number';
+
+/** The same of a range; a single figure is both its ends. */
+const agreesEnds = (text: string, { low, high }: Ends): boolean =>
+  low === high
+    ? agrees(text, low)
+    : RULES.some((rule) => {
+        const read = parseMeasured(text, rule);
+        return read.kind === 'ok' && read.range && near(read.range.low, low) && near(read.range.high, high);
+      });
 
 /** Where in what was sent a typed text and the value beside it say different things; null where all agree. A text stands as `typed` beside `value`, or as `…Typed`. */
 export function disagreement(sent: unknown, path = ''): string | null {
@@ -38,7 +59,9 @@ export function disagreement(sent: unknown, path = ''): string | null {
   for (const [key, text] of entries) {
     const of = key === 'typed' ? 'value' : /^(\w+)Typed$/.exec(key)?.[1];
     const value = of === undefined ? undefined : values.get(of);
-    if (typeof text === 'string' && typeof value === 'number' && !agrees(text, value)) return at(key);
+    if (typeof text !== 'string') continue;
+    if (typeof value === 'number' && !agrees(text, value)) return at(key);
+    if (isEnds(value) && !agreesEnds(text, value)) return at(key);
   }
   for (const [key, more] of entries) {
     const found = disagreement(more, at(key));

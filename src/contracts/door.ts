@@ -19,7 +19,7 @@ export const signInName = z
   .trim()
   .toLowerCase()
   .regex(/^[a-z0-9][a-z0-9._-]{0,39}$/, 'Small letters, digits, dot and hyphen; forty at most.');
-/** Length is what keeps a password; nothing else is asked of it. */
+/** Length is what keeps a password; the server refuses those that are tried first besides. */
 export const newPassword = z
   .string()
   .min(12, 'Twelve signs or more: three or four words do.')

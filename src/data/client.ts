@@ -1,12 +1,13 @@
-import { Pool, type PoolClient, type QueryResultRow } from 'pg';
+import { createHash } from 'node:crypto';
+import { escapeLiteral, Pool, type PoolClient, type QueryResultRow } from 'pg';
 import { type z } from 'zod';
 
 /** A transaction inside one shop. The only way to the database. */
 export interface Tx {
   shop: string;
   person: string;
-  /** All rows, parsed on the way out. */
-  rows<S extends z.ZodType>(schema: S, sql: string, values?: unknown[]): Promise<z.output<S>[]>;
+  /** All rows, parsed on the way out. @param keep the plan is kept by the connection: for what takes longer to plan than to read */
+  rows<S extends z.ZodType>(schema: S, sql: string, values?: unknown[], keep?: 'keep plan'): Promise<z.output<S>[]>;
   /** Number of rows touched. */
   run(sql: string, values?: unknown[]): Promise<number>;
 }
@@ -26,6 +27,8 @@ function pool(): Pool {
     });
     // A connection that dies while idle (database restarted) is dropped by the pool; the next one is made anew.
     globalPool.gravelwortPool.on('error', () => undefined);
+    // One that dies at work says so to the statement under way; nobody else listens, and what nobody hears is a fault of the whole program.
+    globalPool.gravelwortPool.on('connect', (client) => client.on('error', () => undefined));
   }
   return globalPool.gravelwortPool;
 }
@@ -35,17 +38,23 @@ export async function closePool(): Promise<void> {
   delete globalPool.gravelwortPool;
 }
 
-async function connect(): Promise<PoolClient> {
-  const client = await pool().connect();
+/** One word to the database begins a transaction: as the application's role, and with what it may see. */
+async function begun(client: PoolClient, sees: string): Promise<PoolClient> {
   try {
-    await client.query('BEGIN');
+    await client.query(`BEGIN; SET LOCAL ROLE gravelwort_app; ${sees}`);
     return client;
   } catch (error) {
     client.release(true);
+    throw error;
+  }
+}
+
+async function connect(sees: string): Promise<PoolClient> {
+  try {
+    return await begun(await pool().connect(), sees);
+  } catch (error) {
     if (!isConnectionLoss(error)) throw error;
-    const second = await pool().connect();
-    await second.query('BEGIN');
-    return second;
+    return begun(await pool().connect(), sees);
   }
 }
 
@@ -58,33 +67,32 @@ const isConnectionLoss = (error: unknown): boolean =>
  * A connection lost before the work began is replaced once; after that the error goes to the caller.
  */
 export const withShop = <T>(shop: string, person: string, fn: (tx: Tx) => Promise<T>): Promise<T> =>
-  transaction(shop, person, (tx) => enterShop(tx, shop).then(() => fn({ ...tx, shop, person })));
+  transaction(shop, person, ofShop(shop), fn);
 
-/** A transaction before any shop is known: it sees only what its token opens. */
+/** A transaction before any shop is known: it sees only what its token opens. @param token hash of it */
 export const atDoor = <T>(token: Buffer, fn: (tx: Tx) => Promise<T>): Promise<T> =>
-  transaction('', '', (tx) => bringToken(tx, token).then(() => fn(tx)));
+  transaction('', '', `SET LOCAL gravelwort.token = '${token.toString('hex')}'`, fn);
 
-/** From here on the rows of this shop are seen. */
-export async function enterShop(tx: Tx, shop: string): Promise<void> {
-  // The shop first, since only then its own row can be read: dates of this transaction are those of its zone.
-  await tx.run("SELECT set_config('gravelwort.shop', $1, true)", [shop]);
-  await tx.run("SELECT set_config('timezone', time_zone, true) FROM shop WHERE id = $1 AND time_zone <> ''", [shop]);
+/** The shop first, since only then its own row can be read: dates of the transaction are those of its zone. */
+function ofShop(shop: string): string {
+  const id = escapeLiteral(shop);
+  return `SET LOCAL gravelwort.shop = ${id};
+    SELECT set_config('timezone', time_zone, true) FROM shop WHERE id = ${id} AND time_zone <> ''`;
 }
 
-/** From here on the row with this token is seen. @param token hash of it */
-export const bringToken = (tx: Tx, token: Buffer): Promise<number> =>
-  tx.run("SELECT set_config('gravelwort.token', $1, true)", [token.toString('hex')]);
+/** From here on the rows of this shop are seen. */
+export const enterShop = async (tx: Tx, shop: string): Promise<void> => void (await tx.run(ofShop(shop)));
 
-async function transaction<T>(shop: string, person: string, fn: (tx: Tx) => Promise<T>): Promise<T> {
-  const client = await connect();
+async function transaction<T>(shop: string, person: string, sees: string, fn: (tx: Tx) => Promise<T>): Promise<T> {
+  const client = await connect(sees);
   let broken = false;
   try {
-    await client.query('SET LOCAL ROLE gravelwort_app');
     const result = await fn({
       shop,
       person,
-      rows: async (schema, sql, values = []) => {
-        const { rows } = await client.query<QueryResultRow>(sql, values);
+      rows: async (schema, sql, values = [], keep) => {
+        const name = keep && createHash('sha1').update(sql).digest('hex');
+        const { rows } = await client.query<QueryResultRow>({ text: sql, values, ...(name && { name }) });
         return rows.map((row) => schema.parse(row));
       },
       run: async (sql, values = []) => (await client.query(sql, values)).rowCount ?? 0,

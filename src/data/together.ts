@@ -33,7 +33,7 @@ export function together(tx: Tx): Tx {
     waiting = [];
     try {
       const { sql, values } = oneStatement(queries);
-      const [found] = await tx.rows(answers, sql, values);
+      const [found] = await tx.rows(answers, sql, values, 'keep plan');
       queries.forEach((q, k) => q.take(found?.[`a${k}`] ?? []));
     } catch (error) {
       for (const q of queries) q.fail(error);

@@ -43,16 +43,16 @@ export function* drawsOf<T extends KindTypes>(variants: Variants<T>, uniform: Un
   const solves = branches.length * estimates.length * 1.5 + CONTROL;
   let done = 0;
   const there: { chance: number; of: Surrogate; branch: (typeof branches)[number] }[] = [];
-  let refused: CoreError | undefined;
+  const refused: CoreError[] = [];
   for (const branch of branches) {
     const steps = surrogateOf(variants, branch);
     let step = steps.next();
     for (; !step.done; step = steps.next()) yield Math.min(0.95, ++done / solves);
-    if (step.value instanceof CoreError) refused = step.value;
+    if (step.value instanceof CoreError) refused.push(step.value);
     else there.push({ chance: branch.chance, of: step.value, branch });
   }
   const standing = there.reduce((sum, { chance }) => sum + chance, 0);
-  if (standing === 0) throw refused ?? new CoreError('no-convergence', 'band', 'no variant has a solution');
+  if (standing === 0) throw mostOften(refused) ?? new CoreError('no-convergence', 'band', 'no variant has a solution');
   const middle = there[0]!.of.centre.map((_, k) =>
     there.reduce((sum, { chance, of }) => sum + (chance / standing) * of.centre[k]!, 0),
   );
@@ -71,7 +71,7 @@ export function* drawsOf<T extends KindTypes>(variants: Variants<T>, uniform: Un
     tried += 1;
     if (outcome instanceof CoreError) {
       failed += 1;
-      refused = outcome;
+      refused.push(outcome);
     } else {
       const told = estimated(of, z);
       found.push(outcome);
@@ -80,7 +80,11 @@ export function* drawsOf<T extends KindTypes>(variants: Variants<T>, uniform: Un
     yield Math.min(0.98, ++done / solves);
   }
   if (failed > tried / 2)
-    throw new CoreError('no-convergence', 'band', `most variants have no solution: ${refused?.message ?? ''}`);
+    throw new CoreError(
+      'no-convergence',
+      'band',
+      `most variants have no solution: ${mostOften(refused)?.message ?? ''}`,
+    );
   const lost = 1 - standing * (1 - failed / tried);
   // Only heights are held to that: stress at a contact that comes and goes has steps.
   const poor = middle.slice(0, variants.states).some((_, k) => {
@@ -105,13 +109,21 @@ export function* drawsOf<T extends KindTypes>(variants: Variants<T>, uniform: Un
     paths: estimates.map(({ path }) => path),
     middle,
     poor,
-    ...(lost > 1e-9 && refused && { unsolved: { share: lost, reason: refused.message } }),
+    ...(lost > 1e-9 && refused.length > 0 && { unsolved: { share: lost, reason: mostOften(refused)!.message } }),
     draw: poor ? inFull : told,
     place: (where) => {
       places = where;
       samplers = new Map(there.map(({ of }) => [of, sampler(of, variants.lowest, where, variants.states)]));
     },
   };
+}
+
+/** Of what refused variants the kind met most often; one that names a part tells more than one that found no equilibrium under the load. */
+function mostOften(refused: readonly CoreError[]): CoreError | undefined {
+  const named = refused.filter(({ field }) => field !== 'load');
+  const told = named.length > 0 ? named : refused;
+  const alike = (p: CoreError) => told.filter((q) => q.code === p.code && q.field === p.field).length;
+  return told.reduce<CoreError | undefined>((most, p) => (most && alike(most) > alike(p) ? most : p), undefined);
 }
 
 function deviation(values: readonly number[]): number {

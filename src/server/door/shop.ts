@@ -18,6 +18,7 @@ import { insertPerson, insertShop, shopName } from '@/data/shop';
 import { seenJob, type SeenJob } from '@/contracts/seenJob';
 import { type z } from 'zod';
 import { loadJob } from '../jobs';
+import { requireHardToGuess } from './guessable';
 import { hashSecret, isSecret, newToken, sayablePassword, tokenHash } from './secrets';
 import { clearTries, keyOf, requireTry, signIn, type Comer, type Cookie } from './signIn';
 import { type Who } from './who';
@@ -100,10 +101,12 @@ export async function changeSecrets(
   await requireTry(key);
   const found = await inTx(async (tx) => {
     const me = (await doors.staff(tx)).find((p) => p.id === who.person);
-    return me?.signIn ? doors.secretOf(tx, me.signIn, 'password') : undefined;
+    const secret = me?.signIn ? await doors.secretOf(tx, me.signIn, 'password') : undefined;
+    return secret && me && { hash: secret.hash, name: me.name, signIn: me.signIn };
   });
   if (!(await isSecret('password', given.now, found?.hash))) throw bad('This is not your password.', 'now');
   if (given.password === given.now) throw bad('This is the old one.', 'password');
+  if (given.password !== null) await requireHardToGuess(given.password, [found?.name ?? null, found?.signIn ?? null]);
   await clearTries(key);
   const password = given.password === null ? null : await hashSecret('password', given.password);
   const pin = given.pin === null ? null : await hashSecret('pin', given.pin);
@@ -167,6 +170,7 @@ export async function firstOwner(
   given: z.output<typeof firstOwnerSchema>,
 ): Promise<{ cookies: Cookie[] }> {
   const key = tokenHash(given.code.toLowerCase());
+  await requireHardToGuess(given.password, [given.shop, given.word, given.name, given.signIn]);
   const hash = await hashSecret('password', given.password);
   const person = randomUUID();
   await named(() =>

@@ -1,5 +1,5 @@
 import { conflictSchema, problemSchema, type Problem } from '@/contracts/problem';
-import { askAtDoor, LIFTED_AT_DOOR } from '../door/ask';
+import { liftRefusal, shownSoFar } from '../door/ask';
 import { ApiProblem } from './ApiProblem';
 
 const json = (body: unknown) => ({
@@ -32,6 +32,7 @@ export async function callText<T>(
   stop: AbortSignal,
   again = false,
 ): Promise<T> {
+  const since = shownSoFar();
   const headers = { 'Content-Type': 'text/csv', Accept: 'application/x-ndjson' };
   const lost = new ApiProblem({
     code: 'offline',
@@ -42,8 +43,7 @@ export async function callText<T>(
   });
   if (!response.ok || !response.body) {
     const problem = await problemIn(response);
-    if (!again && LIFTED_AT_DOOR.includes(problem.code) && (await askAtDoor(problem.message)))
-      return callText<T>(path, text, onProgress, stop, true);
+    if (!again && (await liftRefusal(problem, since))) return callText<T>(path, text, onProgress, stop, true);
     throw new ApiProblem(problem);
   }
   const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
@@ -73,6 +73,7 @@ const LONGEST_READ = 20_000;
 const KEPT = 2000;
 
 async function send<T>(path: string, init: RequestInit, again = false): Promise<T> {
+  const since = shownSoFar();
   let response: Response;
   try {
     const saves = SAVES.includes(init.method ?? '');
@@ -95,8 +96,7 @@ async function send<T>(path: string, init: RequestInit, again = false): Promise<
   if (response.ok) return (await response.json().catch(() => null)) as T;
   const problem = await problemIn(response);
   // Who may not, or is not known any more, is asked for over the page; then the same is sent once more.
-  if (!again && LIFTED_AT_DOOR.includes(problem.code) && (await askAtDoor(problem.message)))
-    return send<T>(path, init, true);
+  if (!again && (await liftRefusal(problem, since))) return send<T>(path, init, true);
   throw new ApiProblem(
     problem,
     problem.code === 'conflict' ? conflictSchema.safeParse(problem.detail).data : undefined,

@@ -69,3 +69,22 @@ test('start refuses a busy port and a deletion on a server of one’s own in one
   );
   expect(start([], { PORT: 'abc' })).toMatch(/PORT must be a number/);
 });
+
+test('a database that only reads shows everything, says so at the field and keeps what was typed', async ({
+  page,
+  shop,
+}) => {
+  // A session that would be noted as in use again at the next page.
+  await onDatabase(shop.ownerUrl, (c) => c.query("UPDATE session SET seen_at = now() - interval '5 minutes'"));
+  await shop.readsOnly(true);
+  await page.goto(`${DEMO.planned}/measure#list`);
+  const field = page.getByLabel('Leaf width', { exact: true });
+  await typeInto(page, 'Leaf width', '63.7');
+  await expect(page.getByText('The database only reads just now.')).toBeVisible();
+  await expect(field).toHaveValue('63.7');
+  await shop.readsOnly(false);
+  const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
+  await field.press('Enter');
+  await saved;
+  await expect(field).toHaveValue('63.7');
+});

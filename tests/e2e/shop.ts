@@ -122,6 +122,14 @@ export class Shop {
     return shop;
   }
 
+  /** Whether the database of this shop takes nothing in any more, from the next connection on. */
+  readsOnly(on: boolean): Promise<unknown> {
+    return onDatabase(withDatabase(this.ownerUrl, 'postgres'), async (c) => {
+      await c.query(`ALTER DATABASE ${this.name} SET default_transaction_read_only = ${on}`);
+      await cutConnections(c, this.name);
+    });
+  }
+
   get url(): string {
     return `http://127.0.0.1:${this.port}`;
   }

@@ -36,9 +36,15 @@ export async function whoIs(token: string | undefined): Promise<Who | undefined>
     await enterShop(tx, shop);
     const stands = await standing(tx, person);
     if (!stands) return undefined;
-    if (stale) await sawSession(tx, id);
+    if (stale) await noted(tx, id);
     return { shop, person, session: id, tablet, asked, ...stands };
   });
+}
+
+/** A database that only reads, or has no room left, must not keep anybody from looking. */
+async function noted(tx: Tx, session: string): Promise<void> {
+  await tx.run('SAVEPOINT seen');
+  await sawSession(tx, session).catch(() => tx.run('ROLLBACK TO SAVEPOINT seen'));
 }
 
 const MAY: Record<Exclude<Need, 'open'>, readonly Role[]> = {

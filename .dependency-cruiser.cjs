@@ -41,8 +41,16 @@ module.exports = {
     // A prediction knows kinds of suspension only by their narrow interface.
     core('prediction', 'estimate/', 'vehicle/', 'material/', 'travel/', 'suspension/kind'),
     // No kind knows another one, nor the list of them.
-    core('suspension/longitudinalLeaf', ...INPUTS, 'mechanics/', 'fastener/', 'prediction/', 'suspension/kind'),
-    core('suspension/coilBeam', ...INPUTS, 'mechanics/coil/', 'prediction/', 'suspension/kind'),
+    core(
+      'suspension/longitudinalLeaf',
+      ...INPUTS,
+      'mechanics/',
+      'fastener/',
+      'prediction/',
+      'procedure/',
+      'suspension/kind',
+    ),
+    core('suspension/coilBeam', ...INPUTS, 'mechanics/coil/', 'prediction/', 'procedure/', 'suspension/kind'),
     core(
       'suspension/tandem',
       ...INPUTS,
@@ -55,7 +63,7 @@ module.exports = {
     core('measure', ...SPRINGS),
     core('parts', 'units/'),
     core('inspection', 'units/'),
-    core('procedure', 'units/'),
+    core('procedure', 'vehicle/'),
     core(
       'beside',
       'sheet/',

@@ -137,6 +137,12 @@ export const SCHOOLS: readonly School[] = [
     other: { name: 'only the failed one', reason: 'at the roadside, to get home; the partner follows' },
   },
   {
+    id: 'workSides',
+    question: 'One side at a time, or both undone together?',
+    one: { name: 'one side at a time', reason: 'the side that is still bolted keeps the axle where it is' },
+    other: { name: 'both together', reason: 'nothing is wrung while bolts go in; the axle is moved as a whole' },
+  },
+  {
     id: 'bushesOnly',
     question: 'Springs, or bushes only?',
     one: { name: 'springs too', reason: 'new bushes lift nothing once the pack has sagged' },

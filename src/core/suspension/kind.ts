@@ -2,6 +2,8 @@ import { type Estimate } from '../estimate/estimate';
 import { type Drawn } from '../estimate/tree';
 import { type JointId } from '../fastener/joints';
 import { type RuleId } from '../inspection/rules';
+import { type Way } from '../procedure/common';
+import { type Planned, type Procedure } from '../procedure/procedure';
 import { type Point, type PointGroup } from '../sheet/point';
 import { type AxleSheet } from '../sheet/reading';
 import { type Side } from '../vehicle/side';
@@ -225,6 +227,8 @@ export interface SuspensionKind<T extends KindTypes> {
   work(input: T['input']): KindWork<T['check'], T['standing']>;
   /** What a prediction says of it. @param states both sides in every load state */
   standing(states: readonly BuiltState<T['figures']>[], fasteners: T['fasteners']): T['standing'];
+  /** What is done to it for a plan, in the order of the trade; absent where nobody has written it. */
+  procedure?: (planned: readonly Planned[], way: Way) => Procedure;
   /** How far the axle's nose turns up, rad; undefined where the kind does not tell. */
   noseUp?(states: readonly BuiltState<T['figures']>[]): number | undefined;
 }

@@ -5,6 +5,8 @@ import { predictCentral, type Prediction, type StatePrediction } from '../predic
 import { FRAME_LINES } from '../prediction/ledger';
 import { type JointId } from '../fastener/joints';
 import { type RuleId } from '../inspection/rules';
+import { type Way } from '../procedure/common';
+import { type Planned, type Procedure } from '../procedure/procedure';
 import { COMMON_GROUPS } from '../sheet/common';
 import { type PointGroup } from '../sheet/point';
 import { SIDES, type Side } from '../vehicle/side';
@@ -185,3 +187,7 @@ const builtOf = <T extends KindTypes>(
   SIDES.flatMap((side) =>
     (sides[side]?.states ?? []).map(({ old, built }, k) => ({ side, today: k === 0, old, built })),
   );
+
+/** What is done to an axle for a plan; null where nobody has written it for its kind. */
+export const procedureOf = (kind: KindId, planned: readonly Planned[], way: Way): Procedure | null =>
+  KINDS[kind].procedure?.(planned, way) ?? null;

@@ -12,6 +12,7 @@ import { useJob, type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { Clock } from '../measured/Clock';
 import { FitSheet } from './FitSheet';
+import { OrderSheet } from './OrderSheet';
 import { SafetyRow } from './SafetyRow';
 import { TorqueSheet } from './TorqueSheet';
 import { useFacts } from './useFacts';
@@ -37,6 +38,7 @@ export function BuildStation({ first, people, person }: StationProps) {
         </div>
         <FitSheet job={job} rows={rows} />
       </div>
+      <OrderSheet job={job} />
       <TorqueSheet job={job} />
     </JobFrame>
   );

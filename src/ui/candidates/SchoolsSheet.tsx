@@ -19,13 +19,14 @@ export function SchoolsSheet({ job }: { job: JobHandle }) {
   return (
     <Sheet title="Where the trade disagrees" aside={<span className="muted">{chosen} chosen for this job</span>}>
       {asked.map((school) => (
-        <Question key={school.id} job={job} school={school} />
+        <SchoolQuestion key={school.id} job={job} school={school} />
       ))}
     </Sheet>
   );
 }
 
-function Question({ job, school }: { job: JobHandle; school: School }) {
+/** One question with both sides’ reasons, and who chose what. */
+export function SchoolQuestion({ job, school }: { job: JobHandle; school: School }) {
   const of = (ofShop: boolean) => job.view.schools.find((c) => c.question === school.id && c.ofShop === ofShop);
   const [here, shop] = [of(false), of(true)];
   const counts = here ?? shop;

@@ -1,4 +1,5 @@
 import { draw } from '../../estimate/tree';
+import { coilProcedure } from './procedure';
 import { type SuspensionKind } from '../kind';
 import { assembleCoil, taughtCoil, type CoilAxleSheet } from './assemble';
 import { coilChecks, type CoilCheck, type CoilStanding } from './checks';
@@ -85,6 +86,7 @@ export const COIL_BEAM: SuspensionKind<CoilTypes> = {
   rubbing: () => 1,
   beside: () => ({}),
   fasteners: () => ({}),
+  procedure: coilProcedure,
   work: () => ({ located: false, arrangement: null, own: (standing) => coilChecks(standing ?? []) }),
   standing: (states) =>
     states.flatMap(({ built }) => {

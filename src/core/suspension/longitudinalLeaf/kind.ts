@@ -12,6 +12,7 @@ import { leafNoseUp, leafStanding, leafWork, type LeafCheck, type LeafStanding }
 import { type DrawnChange, type DrawnInput, type LeafAxleInput } from './input';
 import { leafLines, type LeafLine } from './lines';
 import { LEAF_GROUPS, LEAF_POINTS } from './points';
+import { leafProcedure } from './procedure';
 import { settlingOf } from './settling';
 import { type Sheet } from './sheet';
 import { LeafSideModel } from './sideModel';
@@ -117,6 +118,7 @@ export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
     };
   },
   work: leafWork,
+  procedure: leafProcedure,
   standing: (states, { ubolt }) => leafStanding(states, ubolt),
   noseUp: leafNoseUp,
 };

@@ -1,0 +1,158 @@
+import { type Side, SIDES } from '../vehicle/side';
+import { type Facts, type Operation } from './operation';
+
+/** What of the job decides its order, besides what is changed. */
+export interface Way {
+  /** One side stays bolted while the other is worked on, or both are undone together. */
+  sides: 'one' | 'both';
+  /** Rubber bushes bonded to their sleeves, so that pivots are tightened with the weight on; null where nobody looked. */
+  bonded: boolean | null;
+  /** Leaves are changed with the pack in the vehicle, or on the bench. */
+  packInPlace: boolean;
+}
+
+export const each = <T>(fn: (side: Side) => T): T[] => SIDES.map(fn);
+
+/** A vehicle as it was driven in; a kind adds its own places. */
+export const DRIVEN_IN: Facts = {
+  chocks: 'out',
+  frame: 'on its wheels',
+  axle: 'on its wheels',
+  lines: 'clipped',
+  ...Object.fromEntries(
+    SIDES.flatMap((s) => [
+      [`wheel.${s}`, 'on'],
+      [`spring.${s}`, 'loaded'],
+      [`shock.${s}`, 'tight'],
+    ]),
+  ),
+};
+
+/** Up and held, with wheels off and everything freed that would be torn when the axle goes down. */
+export function getUp(): Operation[] {
+  return [
+    {
+      ...{
+        id: 'chock',
+        side: null,
+        act: 'Chock the wheels of the other axle, both ways; park brake on, level firm ground',
+      },
+      ...{ needs: {}, gives: { chocks: 'in' }, holds: true },
+    },
+    ...each((side): Operation => ({
+      ...{ id: `crack.${side}`, side, act: 'Crack the wheel nuts a quarter turn, wheel on the ground' },
+      ...{
+        needs: { [`wheel.${side}`]: ['on'], frame: ['on its wheels'] },
+        gives: { [`wheel.${side}`]: 'nuts cracked' },
+      },
+    })),
+    {
+      ...{ id: 'lift', side: null, act: 'Lift, and let the frame down onto stands, both sides' },
+      needs: {
+        chocks: ['in'],
+        'wheel.left': ['nuts cracked'],
+        'wheel.right': ['nuts cracked'],
+        frame: ['on its wheels'],
+      },
+      ...{ gives: { frame: 'on stands', axle: 'hanging' }, holds: true },
+      caution:
+        'Never under a jack alone, no timber under a stand that can split or tip; shake the vehicle before you go under.',
+    },
+    ...each((side): Operation => ({
+      ...{ id: `wheelOff.${side}`, side, act: 'Wheel off, laid under the frame' },
+      needs: { frame: ['on stands'], [`wheel.${side}`]: ['nuts cracked'] },
+      gives: { [`wheel.${side}`]: 'off' },
+    })),
+    {
+      ...{ id: 'holdAxle', side: null, act: 'Jack under the middle of the axle, stands under both its ends' },
+      needs: { frame: ['on stands'], 'wheel.left': ['off'], 'wheel.right': ['off'] },
+      ...{ gives: { axle: 'held' }, holds: true },
+      caution: 'Frame and axle are each held on stands from here on; the jack only moves the axle.',
+    },
+    {
+      ...{
+        id: 'freeLines',
+        side: null,
+        act: 'Unclip brake hose, pipes, park-brake cable, sensor wires and breather from axle and frame',
+      },
+      ...{ needs: { axle: ['held'] }, gives: { lines: 'free' }, holds: true },
+      mark: 'Picture of how each line runs and which clip holds it.',
+      caution: 'Nothing hangs by its hose.',
+    },
+    ...each((side): Operation => ({
+      ...{ id: `shockOff.${side}`, side, act: 'Lower end of the shock off' },
+      ...{ needs: { axle: ['held'], [`shock.${side}`]: ['tight'] }, gives: { [`shock.${side}`]: 'out' } },
+      caution: 'A gas shock pushes itself open: stand beside it.',
+    })),
+  ];
+}
+
+/** Shocks and lines back, wheels on, down: from here on the weight is on the springs. */
+export function getDown(fastened: (side: Side) => Readonly<Record<string, readonly string[]>>): Operation[] {
+  return [
+    ...each((side): Operation => ({
+      ...{ id: `shockOn.${side}`, side, act: 'Lower end of the shock on, nut run on only' },
+      needs: { [`shock.${side}`]: ['out'], axle: ['held'], ...fastened(side) },
+      gives: { [`shock.${side}`]: 'run on' },
+      loose: 'Shock ends, until the weight is on.',
+    })),
+    {
+      ...{
+        id: 'clipLines',
+        side: null,
+        act: 'Clip hoses, cables and wires back as on the picture; pull each at full droop',
+      },
+      needs: { lines: ['free'], 'shock.left': ['run on'], 'shock.right': ['run on'] },
+      gives: { lines: 'clipped', 'spring.left': 'hanging', 'spring.right': 'hanging' },
+    },
+    ...each((side): Operation => ({
+      ...{ id: `wheelOn.${side}`, side, act: 'Wheel on, nuts in cross order by hand' },
+      needs: { [`wheel.${side}`]: ['off'], lines: ['clipped'] },
+      gives: { [`wheel.${side}`]: 'by hand' },
+    })),
+    {
+      ...{
+        id: 'down',
+        side: null,
+        act: 'Stands out from under the axle, lift the frame off its stands, down onto the wheels',
+      },
+      needs: { 'wheel.left': ['by hand'], 'wheel.right': ['by hand'], frame: ['on stands'] },
+      gives: { frame: 'on its wheels', axle: 'on its wheels', 'spring.left': 'loaded', 'spring.right': 'loaded' },
+      caution: 'Nobody under it while it comes down.',
+    },
+    ...each((side): Operation => ({
+      ...{ id: `wheelTight.${side}`, side, act: 'Wheel nuts in cross order to their figure' },
+      needs: { frame: ['on its wheels'], [`wheel.${side}`]: ['by hand'] },
+      gives: { [`wheel.${side}`]: 'on' },
+    })),
+    {
+      ...{ id: 'roll', side: null, act: 'Roll it a length to and fro and bounce it, so that tyres and bushes let go' },
+      ...{ needs: { 'wheel.left': ['on'], 'wheel.right': ['on'] }, gives: { settled: 'yes' } },
+    },
+  ];
+}
+
+/** Everything is tight: measured, tried, noted. */
+export function handOver(done: Readonly<Record<string, readonly string[]>>): Operation[] {
+  return [
+    ...each((side): Operation => ({
+      ...{ id: `shockTight.${side}`, side, act: 'Shock ends to their figure, weight on' },
+      needs: { settled: ['yes'], [`shock.${side}`]: ['run on'] },
+      gives: { [`shock.${side}`]: 'final' },
+    })),
+    {
+      ...{ id: 'chocksOut', side: null, act: 'Tools and chocks away, count them' },
+      needs: { 'shock.left': ['final'], 'shock.right': ['final'], ...done },
+      gives: { chocks: 'out' },
+    },
+    {
+      ...{ id: 'measure', side: null, act: 'Measure the heights after, both sides, at the points of before' },
+      needs: { settled: ['yes'], ...done },
+      gives: { measured: 'yes' },
+    },
+    {
+      ...{ id: 'roadTest', side: null, act: 'Brakes first, then the road test; look at every nut again afterwards' },
+      ...{ needs: { measured: ['yes'], chocks: ['out'] }, gives: { driven: 'yes' } },
+    },
+  ];
+}

@@ -1,0 +1,82 @@
+import { besidesSpring } from '../../procedure/besides';
+import { DRIVEN_IN, each, getDown, getUp, handOver, type Way } from '../../procedure/common';
+import { HAZARDS, ONE_SIDE } from '../../procedure/hazards';
+import { type Operation } from '../../procedure/operation';
+import { type Planned, type Procedure } from '../../procedure/procedure';
+import { type Side } from '../../vehicle/side';
+
+function apart(side: Side): Operation[] {
+  const at = (place: string) => `${place}.${side}`;
+  return [
+    {
+      ...{ id: at('unload'), side, act: 'Lower the axle, evenly, until the coil turns by hand in its seats' },
+      needs: { axle: ['held'], lines: ['free'], [at('shock')]: ['out'] },
+      ...{ gives: { [at('spring')]: 'slack' }, holds: true },
+      caution: 'A coil that is still pressed at full droop comes out with a compressor of its size, or not at all.',
+    },
+    {
+      ...{ id: at('coilOff'), side, act: 'Clamps or retainers off, coil out; clean both seats, look at the rubber' },
+      needs: { [at('spring')]: ['slack'], [at('seat')]: ['tight'] },
+      gives: { [at('seat')]: 'out' },
+      mark: 'Where the coil’s end lies in its seat, and which end is up.',
+    },
+  ];
+}
+
+function together(side: Side, spacer: boolean): Operation[] {
+  const at = (place: string) => `${place}.${side}`;
+  return [
+    ...(spacer
+      ? [
+          {
+            ...{ id: at('spacer'), side, act: 'Spacer into its seat, located, the way it sits flat' },
+            ...{ needs: { [at('seat')]: ['out'] }, gives: { [at('spacer')]: 'as planned' } },
+          },
+        ]
+      : []),
+    {
+      ...{ id: at('coilOn'), side, act: 'Coil in, its end against its stop in the seat; clamps started by hand' },
+      needs: { [at('seat')]: ['out'], ...(spacer && { [at('spacer')]: ['as planned'] }) },
+      gives: { [at('seat')]: 'run on' },
+      loose: 'Both clamps, until the spring is loaded.',
+    },
+    {
+      ...{
+        id: at('coilSeated'),
+        side,
+        act: 'Raise the axle until the coil just takes weight; look that it sits all round, above and below',
+      },
+      ...{ needs: { [at('seat')]: ['run on'] }, gives: { [at('seat')]: 'snug' } },
+      caution: 'Fingers out of the coil.',
+    },
+  ];
+}
+
+/** The operations of a beam axle on coils. Common practice. */
+export function coilProcedure(planned: readonly Planned[], way: Way): Procedure {
+  const has = (...kinds: string[]) => planned.some(({ kind }) => kinds.includes(kind));
+  const springs = has('coil', 'spacer');
+  const spacer = has('spacer');
+  const beside = besidesSpring(planned);
+  const order =
+    way.sides === 'one'
+      ? each((s) => [...apart(s), ...together(s, spacer)]).flat()
+      : [...each(apart).flat(), ...each((s) => together(s, spacer)).flat()];
+  return {
+    start: { ...DRIVEN_IN, 'seat.left': 'tight', 'seat.right': 'tight' },
+    operations: [
+      ...getUp(),
+      ...beside.operations,
+      ...(springs ? order : []),
+      ...getDown((s) => (springs ? { [`seat.${s}`]: ['snug'] } : {})),
+      ...(springs
+        ? each((side): Operation => ({
+            ...{ id: `coilFinal.${side}`, side, act: 'Clamps or retainers of the coil to their figure, weight on' },
+            ...{ needs: { settled: ['yes'], [`seat.${side}`]: ['snug'] }, gives: { [`seat.${side}`]: 'final' } },
+          }))
+        : []),
+      ...handOver({ ...beside.done, ...(springs && { 'seat.left': ['final'], 'seat.right': ['final'] }) }),
+    ],
+    hazards: way.sides === 'one' ? [...HAZARDS, ONE_SIDE] : HAZARDS,
+  };
+}

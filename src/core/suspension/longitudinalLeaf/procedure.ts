@@ -1,0 +1,292 @@
+import { DRIVEN_IN, each, getDown, getUp, handOver, type Way } from '../../procedure/common';
+import { HAZARDS, ONE_SIDE } from '../../procedure/hazards';
+import { type Operation } from '../../procedure/operation';
+import { besidesSpring } from '../../procedure/besides';
+import { type Procedure, type Planned } from '../../procedure/procedure';
+import { type Side } from '../../vehicle/side';
+
+/** What a plan asks of the springs. */
+function workOf(planned: readonly Planned[], packInPlace: boolean) {
+  const has = (...kinds: string[]) => planned.some(({ kind }) => kinds.includes(kind));
+  const leaves = has('addLeaf', 'removeLeaf', 'mendLeaf');
+  const swap = has('pack', 'rearch', 'eyes');
+  const over = has('overAxle');
+  const out = swap || over || (leaves && !packInPlace);
+  const stack = has('block', 'wedge') || over;
+  return {
+    leaves,
+    swap,
+    over,
+    out,
+    stack,
+    wedge: has('wedge'),
+    block: has('block'),
+    shackle: has('shackle'),
+    ubolts: out || leaves || stack || has('ubolts'),
+  };
+}
+
+/** Off the axle: each side by itself. */
+function apart(side: Side, work: ReturnType<typeof workOf>): Operation[] {
+  const at = (place: string) => `${place}.${side}`;
+  const ops: Operation[] = [
+    {
+      ...{
+        id: at('unload'),
+        side,
+        act: 'Slacken the shackle’s nuts, then move the axle a little up or down until the shackle swings by hand: the spring is slack',
+      },
+      needs: { axle: ['held'], lines: ['free'], [at('shock')]: ['out'], [at('shackle')]: ['tight'] },
+      ...{ gives: { [at('spring')]: 'slack', [at('shackle')]: 'loose' }, holds: true as const },
+      loose: 'The shackle, until the weight is on.',
+    },
+  ];
+  if (work.ubolts)
+    ops.push({
+      ...{ id: at('uboltsOff'), side, act: 'U-bolt nuts in turn, a few threads each, then U-bolts and plate off' },
+      needs: { [at('spring')]: ['slack'], [at('ubolts')]: ['tight'] },
+      gives: { [at('ubolts')]: 'out' },
+      mark: 'Picture of plate, block and wedge as they lie: which end is thick, which face is up.',
+      caution: 'Cut ones throw their ends: glasses on, nobody opposite.',
+    });
+  if (work.out)
+    ops.push(
+      {
+        ...{ id: at('shackleOff'), side, act: 'Shackle off at the spring’s eye' },
+        needs: { [at('ubolts')]: ['out'], [at('shackle')]: ['loose'] },
+        gives: { [at('shackle')]: 'out' },
+        mark: 'Mark the spring’s front end and its side before it can be turned.',
+      },
+      {
+        ...{
+          id: at('frontOff'),
+          side,
+          act: 'Jack or a helper under the spring, front eye bolt out, pack onto the bench',
+        },
+        needs: { [at('shackle')]: ['out'] },
+        gives: { [at('front')]: 'out', [at('pack')]: 'on the bench' },
+        caution: 'No flame at an eye with rubber in it or beside a hose.',
+      },
+    );
+  else if (work.shackle)
+    ops.push({
+      ...{ id: at('shackleOff'), side, act: 'Shackle off at both ends; measure the old one from hole to hole' },
+      needs: { [at('spring')]: ['slack'], [at('shackle')]: ['loose'] },
+      gives: { [at('shackle')]: 'out' },
+    });
+  return ops;
+}
+
+/** The leaves, on the bench or where they are. */
+function leaves(side: Side, work: ReturnType<typeof workOf>): Operation[] {
+  const at = (place: string) => `${place}.${side}`;
+  const place = { [at('pack')]: [work.out ? 'on the bench' : 'in'] };
+  if (work.swap)
+    return [
+      {
+        ...{
+          id: at('compare'),
+          side,
+          act: 'Lay the new pack beside the old one: lengths before and behind the centre bolt, width, eyes, dowel, side',
+        },
+        needs: { [at('pack')]: ['on the bench'] },
+        gives: { [at('leaves')]: 'as planned' },
+        mark: 'Which end of the new pack is the front.',
+      },
+    ];
+  return [
+    {
+      ...{ id: at('clamp'), side, act: 'Two clamps on the pack, before and behind the centre bolt; clips open' },
+      needs: { ...place, [at('ubolts')]: ['out'], [at('clamps')]: ['off'] },
+      ...{ gives: { [at('clamps')]: 'on' }, holds: true },
+      caution: 'The leaves are sprung against one another until the clamps are let go, evenly.',
+    },
+    {
+      ...{ id: at('centreOff'), side, act: 'Centre bolt out' },
+      needs: { [at('clamps')]: ['on'], [at('centre')]: ['final'] },
+      gives: { [at('centre')]: 'out' },
+    },
+    {
+      ...{
+        id: at('leafWork'),
+        side,
+        act: 'Let the clamps go in turn; change the leaves as planned, by their length, holes in line over a drift',
+      },
+      needs: { [at('centre')]: ['out'] },
+      gives: { [at('leaves')]: 'as planned' },
+      mark: 'Order of the leaves and which way each lies.',
+    },
+    {
+      ...{
+        id: at('centreOn'),
+        side,
+        act: 'Pull the pack together with the clamps, new centre bolt to its figure, head on the axle’s side; trim and secure its tail',
+      },
+      needs: { [at('leaves')]: ['as planned'], [at('centre')]: ['out'] },
+      gives: { [at('centre')]: 'final' },
+    },
+    {
+      ...{ id: at('unclamp'), side, act: 'Clips on, leaves free to slide in them; clamps off' },
+      needs: { [at('centre')]: ['final'], [at('leaves')]: ['as planned'] },
+      gives: { [at('clamps')]: 'off' },
+    },
+  ];
+}
+
+/** Back onto the axle, and run on. */
+function together(side: Side, work: ReturnType<typeof workOf>): Operation[] {
+  const at = (place: string) => `${place}.${side}`;
+  const opened = work.leaves || work.swap;
+  const ops: Operation[] = [];
+  if (work.out)
+    ops.push({
+      ...{
+        id: at('packIn'),
+        side,
+        act: `Pack ${work.over ? 'over the axle' : 'back'}: front eye bolt first, then the shackle; both only run on`,
+      },
+      needs: {
+        [at('pack')]: ['on the bench'],
+        [at('clamps')]: ['off'],
+        ...(opened && { [at('leaves')]: ['as planned'] }),
+      },
+      gives: { [at('pack')]: 'in', [at('front')]: 'run on', [at('shackle')]: 'run on' },
+      loose: 'Front eye and shackle, until the weight is on.',
+    });
+  else if (work.shackle)
+    ops.push({
+      ...{ id: at('shackleOn'), side, act: 'New shackle on, greased where its bushes want it; bolts only run on' },
+      needs: { [at('shackle')]: ['out'] },
+      gives: { [at('shackle')]: 'run on' },
+      loose: 'The shackle, until the weight is on.',
+    });
+  if (!work.ubolts) return ops;
+  if (work.stack)
+    ops.push({
+      ...{ id: at('stack'), side, act: stackText(work) },
+      needs: { [at('ubolts')]: ['out'], [at('pack')]: ['in'] },
+      gives: { [at('stack')]: 'as planned' },
+    });
+  ops.push(
+    {
+      ...{
+        id: at('seat'),
+        side,
+        act: 'Raise the axle slowly until the dowel is in its hole; look from above and from below',
+      },
+      needs: {
+        ...{ [at('ubolts')]: ['out'], [at('pack')]: ['in'], [at('clamps')]: ['off'] },
+        ...(opened && { [at('leaves')]: ['as planned'] }),
+        ...(work.stack && { [at('stack')]: ['as planned'] }),
+      },
+      gives: { [at('dowel')]: 'home' },
+      caution: 'Fingers out from between pad and spring.',
+    },
+    {
+      ...{
+        id: at('uboltsOn'),
+        side,
+        act: 'Plate and U-bolts on, nuts in cross order until the plate is level and the four ends stand out alike',
+      },
+      needs: { [at('dowel')]: ['home'], [at('ubolts')]: ['out'] },
+      gives: { [at('ubolts')]: 'snug' },
+      loose: 'U-bolts snug only, until the weight is on.',
+    },
+  );
+  return ops;
+}
+
+const stackText = ({ over, block, wedge }: ReturnType<typeof workOf>): string =>
+  [
+    over && 'spring onto the new perch, its hole over the dowel',
+    block && 'block as planned on the pad, dowel in dowel, taper to its side',
+    wedge && 'wedge, thick end to the planned side, its pin in the hole',
+  ]
+    .filter(Boolean)
+    .join('; ')
+    .replace(/^./, (c) => c.toUpperCase());
+
+/** The operations of an axle on leaf springs along the vehicle. Common practice. */
+export function leafProcedure(planned: readonly Planned[], way: Way): Procedure {
+  const work = workOf(planned, way.packInPlace);
+  const springs = work.ubolts || work.shackle;
+  const side = (s: Side) => [
+    ...apart(s, work),
+    ...(work.leaves || work.swap ? leaves(s, work) : []),
+    ...together(s, work),
+  ];
+  const both = [
+    ...each((s) => apart(s, work)).flat(),
+    ...(work.leaves || work.swap ? each((s) => leaves(s, work)).flat() : []),
+    ...each((s) => together(s, work)).flat(),
+  ];
+  const beside = besidesSpring(planned);
+  const done = {
+    ...beside.done,
+    ...(Object.assign(
+      {},
+      ...each((s) => ({
+        ...(work.ubolts && { [`ubolts.${s}`]: ['final'] }),
+        ...(springs && { [`shackle.${s}`]: ['final'] }),
+        ...(work.out && { [`front.${s}`]: ['final'] }),
+      })),
+    ) as Record<string, string[]>),
+  };
+  return {
+    start: {
+      ...DRIVEN_IN,
+      ...Object.fromEntries(
+        each((s) => [
+          ...[
+            [`ubolts.${s}`, 'tight'],
+            [`front.${s}`, 'tight'],
+            [`shackle.${s}`, 'tight'],
+          ],
+          ...[
+            [`centre.${s}`, 'final'],
+            [`clamps.${s}`, 'off'],
+            [`pack.${s}`, 'in'],
+          ],
+        ]).flat() as [string, string][],
+      ),
+    },
+    operations: [
+      ...getUp(),
+      ...beside.operations,
+      ...(springs ? (way.sides === 'one' ? each(side).flat() : both) : []),
+      ...getDown((s) => ({
+        ...(work.ubolts && { [`ubolts.${s}`]: ['snug'] }),
+        ...(springs && { [`shackle.${s}`]: ['run on', 'loose'] }),
+        [`clamps.${s}`]: ['off'],
+      })),
+      ...(work.ubolts ? each((s) => uboltsFinal(s)) : []),
+      ...(springs ? each((s) => pivotsFinal(s, work.out, way.bonded)) : []),
+      ...handOver(done),
+    ],
+    hazards: way.sides === 'one' ? [...HAZARDS, ONE_SIDE] : HAZARDS,
+  };
+}
+
+const uboltsFinal = (side: Side): Operation => ({
+  ...{
+    id: `uboltsFinal.${side}`,
+    side,
+    act: 'U-bolts to their figure in cross order, in three rounds; ends and plate looked at again',
+  },
+  needs: { settled: ['yes'], [`ubolts.${side}`]: ['snug'] },
+  gives: { [`ubolts.${side}`]: 'final' },
+});
+
+const pivotsFinal = (side: Side, front: boolean, bonded: boolean | null): Operation => ({
+  id: `pivotsFinal.${side}`,
+  side,
+  act: `${front ? 'Front eye and shackle' : 'Shackle'} ${
+    bonded === false
+      ? 'firm: bushes with a sleeve of their own must still swing'
+      : bonded
+        ? 'to their figure with the weight on: the rubber is at rest as it stands'
+        : 'with the weight on; bonded rubber to its figure, any other bush firm and swinging'
+  }`,
+  needs: { settled: ['yes'], [`ubolts.${side}`]: ['final', 'tight'] },
+  gives: { [`shackle.${side}`]: 'final', ...(front && { [`front.${side}`]: 'final' }) },
+});

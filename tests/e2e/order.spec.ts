@@ -1,0 +1,30 @@
+import { DEMO, expect, test } from './shop';
+
+test('Build tells the order of the work; the school chosen there turns it round', async ({ page, request }) => {
+  await page.goto(`${DEMO.planned}/build`);
+  const order = page.getByRole('region', { name: 'Order of the work' });
+  const ids = () =>
+    order.locator('[data-step]').evaluateAll((all) => all.flatMap((li) => li.getAttribute('data-step')!.split(' ')));
+  await expect(order).toContainText('one side at a time');
+  const one = await ids();
+  expect(one.slice(0, 4)).toEqual(['chock', 'crack.left', 'crack.right', 'lift']);
+  expect(one.at(-1)).toBe('roadTest');
+  expect(one.indexOf('uboltsOn.left')).toBeLessThan(one.indexOf('uboltsOff.right'));
+  await expect(order.locator('[data-step=holdAxle]')).toContainText('Frame and axle are each held on stands');
+  const school = order.locator('[data-school=workSides]');
+  await school.locator('summary').click();
+  await school.getByRole('button', { name: 'both together' }).click();
+  await school.getByLabel('Why, One side at a time').fill('two of us, both packs new');
+  await school.getByRole('button', { name: 'For this job' }).click();
+  await expect(order).toContainText('both sides undone together');
+  const both = await ids();
+  expect([...both].sort()).toEqual([...one].sort());
+  expect(both.indexOf('uboltsOff.right')).toBeLessThan(both.indexOf('uboltsOn.left'));
+  // A tandem has none written yet, and says so.
+  const pot = '/jobs/5a1e0007-0000-4000-8000-000000000f00';
+  expect((await request.get(`/api${pot}`)).ok()).toBe(true);
+  await page.goto(`${pot}/build`);
+  await expect(page.getByRole('region', { name: 'Order of the work' })).toContainText(
+    /not written yet|Nothing is planned/,
+  );
+});

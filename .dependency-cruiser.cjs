@@ -58,6 +58,7 @@ module.exports = {
       'fastener/',
       'inspection/',
       'prediction/',
+      'procedure/',
       'suspension/kind',
     ),
     core('measure', ...SPRINGS),

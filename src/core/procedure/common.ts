@@ -28,14 +28,24 @@ export const DRIVEN_IN: Facts = {
   ),
 };
 
+/** What is said otherwise where more than one axle is worked on. */
+export interface Words {
+  chock: string;
+  hold: string;
+}
+export const ONE_AXLE: Words = {
+  chock: 'Chock the wheels of the other axle, both ways; park brake on, level firm ground',
+  hold: 'Jack under the middle of the axle, stands under both its ends',
+};
+
 /** Up and held, with wheels off and everything freed that would be torn when the axle goes down. */
-export function getUp(): Operation[] {
+export function getUp(words: Words = ONE_AXLE): Operation[] {
   return [
     {
       ...{
         id: 'chock',
         side: null,
-        act: 'Chock the wheels of the other axle, both ways; park brake on, level firm ground',
+        act: words.chock,
       },
       ...{ needs: {}, gives: { chocks: 'in' }, holds: true },
     },
@@ -64,7 +74,7 @@ export function getUp(): Operation[] {
       gives: { [`wheel.${side}`]: 'off' },
     })),
     {
-      ...{ id: 'holdAxle', side: null, act: 'Jack under the middle of the axle, stands under both its ends' },
+      ...{ id: 'holdAxle', side: null, act: words.hold },
       needs: { frame: ['on stands'], 'wheel.left': ['off'], 'wheel.right': ['off'] },
       ...{ gives: { axle: 'held' }, holds: true },
       caution: 'Frame and axle are each held on stands from here on; the jack only moves the axle.',

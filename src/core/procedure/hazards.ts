@@ -6,7 +6,7 @@ const out = (facts: Facts, place: string): boolean => facts[place] === 'out';
 const either = (fn: (side: string) => boolean): boolean => SIDES.some(fn);
 
 /** What holds a spring to the vehicle, by place; the last of them undone lets go what is in it. */
-const HOLDS_SPRING = ['ubolts', 'front', 'shackle', 'seat'];
+const HOLDS_SPRING = ['ubolts', 'front', 'shackle', 'seat', 'rocker'];
 
 /**
  * What no order of work may pass through, whatever the suspension: the cautions of the trade on support and stored energy. Common practice;
@@ -26,9 +26,7 @@ export const HAZARDS: readonly Hazard[] = [
   {
     id: 'axleUnheld',
     says: 'What carries the axle is undone and the axle is not held: it comes down or rolls over.',
-    in: (f) =>
-      f.axle !== 'held' &&
-      either((s) => out(f, `ubolts.${s}`) || out(f, `front.${s}`) || out(f, `shackle.${s}`) || out(f, `seat.${s}`)),
+    in: (f) => f.axle !== 'held' && either((s) => HOLDS_SPRING.some((place) => out(f, `${place}.${s}`))),
   },
   {
     id: 'loadedSpring',
@@ -53,7 +51,7 @@ export const HAZARDS: readonly Hazard[] = [
       either(
         (s) =>
           f[`wheel.${s}`] === 'off' ||
-          ['ubolts', 'front', 'shackle', 'seat', 'centre', 'shock'].some((place) => out(f, `${place}.${s}`)) ||
+          [...HOLDS_SPRING, 'centre', 'shock'].some((place) => out(f, `${place}.${s}`)) ||
           f[`pack.${s}`] === 'on the bench',
       ),
   },

@@ -10,6 +10,8 @@ const BESIDE = ['stopPad', 'stopCut', 'shocks', 'line'];
 const KINDS = {
   longitudinalLeaf: [...LEAF, ...BESIDE],
   coilBeam: ['coil', 'spacer', ...BESIDE],
+  tandemEqualizer: ['springs', 'shackle', 'rocker', 'slipper', 'riser', 'overAxle', 'hitch', ...BESIDE],
+  tandemSlipper: ['springs', 'slipper', 'riser', 'overAxle', 'hitch', ...BESIDE],
 } as const satisfies Partial<Record<KindId, readonly string[]>>;
 
 const job = fc.constantFrom(...(Object.keys(KINDS) as (keyof typeof KINDS)[])).chain((kind) =>
@@ -126,6 +128,9 @@ test('the order is the trade’s: a pack out of the vehicle, one leaf in place, 
   follows(inPlace, 'uboltsOff.left', 'clamp.left', 'centreOff.left', 'leafWork.left', 'centreOn.left', 'unclamp.left');
   const both = acts({ kind: 'longitudinalLeaf', changes: ['pack'], way: { ...one, sides: 'both' } });
   follows(both, 'uboltsOff.left', 'uboltsOff.right', 'packIn.left', 'packIn.right');
+  const slipper = acts({ kind: 'tandemEqualizer', changes: ['slipper', 'hitch'], way: one });
+  follows(slipper, 'holdAxle', 'unload.left', 'uboltsOff.left', 'shackleOff.left', 'rockerOff.left', 'rockerOn.left');
+  follows(slipper, 'rockerOn.left', 'shackleOn.left', 'seat.left', 'uboltsOn.left', 'unload.right', 'down', 'hitch');
   const coil = acts({ kind: 'coilBeam', changes: ['coil', 'spacer'], way: one });
   follows(coil, 'holdAxle', 'unload.left', 'coilOff.left', 'spacer.left', 'coilOn.left', 'coilSeated.left', 'down');
 });

@@ -1,6 +1,7 @@
 import { draw } from '../../estimate/tree';
 import { type JointId } from '../../fastener/joints';
 import { type RuleId } from '../../inspection/rules';
+import { tandemProcedure } from './procedure';
 import { type SuspensionKind } from '../kind';
 import { assembleTandem, type TandemAxleSheet } from './assemble';
 import { askedOf, pairChecks, type PairStanding, type TandemCheck } from './checks';
@@ -76,6 +77,7 @@ const made = <K extends TandemKind>(
   rubbing: (input, drawn) => drawn.friction / input.friction.value,
   beside: () => ({}),
   fasteners: () => ({}),
+  procedure: tandemProcedure,
   work: ({ changes, wheelLimit }) => ({
     located: changes.some((c) => c.kind === 'overAxle'),
     arrangement: null,

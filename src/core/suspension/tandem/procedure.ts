@@ -150,29 +150,16 @@ export function tandemProcedure(planned: readonly Planned[], way: Way): Procedur
     way.sides === 'one'
       ? each((s) => [...apart(s, work), ...together(s, work)]).flat()
       : [...each((s) => apart(s, work)).flat(), ...each((s) => together(s, work)).flat()];
-  const finals = each((side): Operation[] => [
-    ...(ubolts(work)
-      ? [
-          {
-            ...{
-              id: `uboltsFinal.${side}`,
-              side,
-              act: 'U-bolts of both axles to their figure in cross order, in three rounds',
-            },
-            ...{ needs: { settled: ['yes'], [`ubolts.${side}`]: ['snug'] }, gives: { [`ubolts.${side}`]: 'final' } },
-          },
-        ]
-      : []),
-    {
-      ...{
-        id: `pivotsFinal.${side}`,
-        side,
-        act: 'Eyes, shackles and rocker firm: they must swing; bonded rubber to its figure as it stands',
-      },
+  const finals = [
+    ...(ubolts(work) ? each(uboltsFinal) : []),
+    ...each((side): Operation => ({
+      id: `pivotsFinal.${side}`,
+      side,
+      act: 'Eyes, shackles and rocker firm: they must swing; bonded rubber to its figure as it stands',
       needs: { settled: ['yes'], [`ubolts.${side}`]: ['final', 'tight'] },
       gives: { [`shackle.${side}`]: 'final' },
-    },
-  ]).flat();
+    })),
+  ];
   const done = Object.assign(
     { ...beside.done, ...(work.hitch && { hitch: ['as planned'] }) },
     ...(any(work)
@@ -206,3 +193,9 @@ export function tandemProcedure(planned: readonly Planned[], way: Way): Procedur
     hazards: way.sides === 'one' ? [...HAZARDS, ONE_SIDE] : HAZARDS,
   };
 }
+
+const uboltsFinal = (side: Side): Operation => ({
+  ...{ id: `uboltsFinal.${side}`, side, act: 'U-bolts of both axles to their figure in cross order, in three rounds' },
+  needs: { settled: ['yes'], [`ubolts.${side}`]: ['snug'] },
+  gives: { [`ubolts.${side}`]: 'final' },
+});

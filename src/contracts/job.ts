@@ -20,6 +20,7 @@ import { safetySchema } from './safety';
 import { failureSchema, sideFindingSchema } from './sideFinding';
 import { storedSeenSchema } from './seen';
 import { surveySchema } from './surveyRow';
+import { stepTickSchema } from './stepTick';
 import { torqueReadingSchema, torqueSchema } from './torque';
 import { axleSchema, vehicleAxleSchema, vehicleSchema } from './vehicle';
 
@@ -57,6 +58,8 @@ export const axleViewSchema = z.object({
   /** The last entry of every joint, and the last reading of every bolt. */
   torques: z.array(torqueSchema),
   torqueReadings: z.array(torqueReadingSchema),
+  /** The last word of every step of the work. */
+  ticks: z.array(stepTickSchema),
   defects: z.array(defectSchema),
   /** The last word on whether the job is closed; null when it never was. */
   closing: closingSchema.nullable(),

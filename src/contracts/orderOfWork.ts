@@ -1,5 +1,6 @@
 import { compose } from '@/core/procedure/compose';
 import { type Composed, type Step } from '@/core/procedure/operation';
+import { progressOf, type Progress } from '@/core/procedure/progress';
 import { procedureOf } from '@/core/suspension/registry';
 import { besidesOf } from './besides';
 import { type JobView } from './job';
@@ -11,8 +12,11 @@ export const schoolOf = (view: Pick<JobView, 'schools'>, question: string): 'one
   return of(false) ?? of(true) ?? null;
 };
 
+/** A plan's order, and where the work stands in it. */
+export type OrderOfWork = Composed & { progress: Progress; done: ReadonlySet<string> };
+
 /** The order in which a job's plan is done; null where its kind has none written, or nothing is planned. */
-export function orderOfWork(view: JobView): Composed | null {
+export function orderOfWork(view: JobView): OrderOfWork | null {
   // What is broken is mended first, whatever was planned.
   const mended = assembledOf(view).input.changes.filter(({ kind }) => kind === 'mendLeaf');
   const planned = [...view.plan.changes, ...mended];
@@ -25,7 +29,12 @@ export function orderOfWork(view: JobView): Composed | null {
           packInPlace: schoolOf(view, 'packInPlace') === 'one',
           bonded: kind === null ? null : kind === 'bonded',
         });
-  return procedure && compose(procedure.start, procedure.operations, procedure.hazards);
+  if (!procedure) return null;
+  const { start, operations, hazards } = procedure;
+  const composed = compose(start, operations, hazards);
+  const done = new Set(view.ticks.filter((t) => t.done).map((t) => t.step));
+  const order = composed.steps.map(({ operation }) => operation);
+  return { ...composed, done, progress: progressOf(start, order, done, hazards) };
 }
 
 export type Stand = 'ground' | 'air' | 'weight';

@@ -35,6 +35,7 @@ function view(changes: ChangeRow[] = [], read: Partial<typeof READ> = READ): Job
       findings: [],
       torques: [],
       torqueReadings: [],
+      ticks: [],
       predictions: [],
       outcomes: [],
     },

@@ -10,6 +10,7 @@ const MOST = {
   survey_answer: { column: 'job_axle_id', most: 5000, what: 'answers' },
   safety_answer: { column: 'job_axle_id', most: 5000, what: 'answers' },
   torque_reading: { column: 'job_axle_id', most: 5000, what: 'torque readings' },
+  step_tick: { column: 'job_axle_id', most: 5000, what: 'ticks' },
   kit_item: { column: 'job_id', most: 500, what: 'things on its list' },
   side_finding: { column: 'vehicle_id', most: 2000, what: 'findings by the way' },
 } as const;

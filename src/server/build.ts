@@ -7,6 +7,7 @@ import { type JobView } from '@/contracts/job';
 import { leftOpenOfJob } from '@/contracts/openList';
 import { notFound, ProblemError } from '@/contracts/problem';
 import { assembledOf } from '@/contracts/sheet';
+import { type NewStepTick } from '@/contracts/stepTick';
 import { type NewTorque, type NewTorqueReading } from '@/contracts/torque';
 import { boltsOf, notFinal, RETORQUE } from '@/core/fastener/joints';
 import { lacksOf } from '@/core/suspension/registry';
@@ -19,6 +20,7 @@ import { endDefect, insertClosing, insertDefect, markClosed } from '@/data/defec
 import { insertDue } from '@/data/due';
 import * as jobs from '@/data/job';
 import { requireRoom } from '@/data/room';
+import { insertTick } from '@/data/stepTick';
 import { insertTorque, insertTorqueReading } from '@/data/torque';
 import { loadJob } from './jobs';
 import { solveCentral } from './solve';
@@ -83,6 +85,20 @@ export async function startBuild(tx: Tx, jobAxleId: string, overrideReason: stri
       detail: wrong.map(({ subject, name, reason }) => ({ subject, name, reason })),
     });
   await jobs.insertBuild(tx, jobAxleId, foretold?.id ?? null, missing.length > 0 ? overrideReason : null);
+  return loadJob(tx, jobAxleId);
+}
+
+/** Ticks a step of the work, or takes the tick back. Each is a fact of its own: one out of order is kept too, and what is wrong with it is told. */
+export async function tickStep(tx: Tx, jobAxleId: string, given: NewStepTick): Promise<JobView> {
+  const view = await loadJob(tx, jobAxleId);
+  if (!view.build)
+    throw new ProblemError(422, {
+      code: 'not-begun',
+      message: 'The build has not been started. Answer what holds the vehicle and start it; then steps are ticked.',
+      field: 'step',
+    });
+  await requireRoom(tx, 'step_tick', jobAxleId);
+  await insertTick(tx, jobAxleId, given);
   return loadJob(tx, jobAxleId);
 }
 

@@ -21,6 +21,7 @@ import * as plans from '@/data/plan';
 import { currentReadings, jobDays } from '@/data/reading';
 import { vehicleAxles } from '@/data/shop';
 import { together } from '@/data/together';
+import { jobTicks } from '@/data/stepTick';
 import { jobTorqueReadings, jobTorques } from '@/data/torque';
 
 /** What each part of a job's view is read by; all of one list are read as one statement. */
@@ -51,6 +52,7 @@ const OF_JOB = {
   pressRuns: jobPressRuns,
   torques: jobTorques,
   torqueReadings: jobTorqueReadings,
+  ticks: jobTicks,
   defects: jobDefects,
   closing: jobClosing,
 } as const;

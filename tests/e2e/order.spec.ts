@@ -24,3 +24,33 @@ test('Build tells the order of the work; the school chosen there turns it round'
   await page.goto('/jobs/5a1e0007-0000-4000-8000-000000000f00/build');
   await expect(order.locator('[data-step=holdAxle]')).toContainText('Stands under both axles');
 });
+
+test('steps are ticked one by one, by two tablets at once; what cannot be as it is ticked is told', async ({
+  page,
+  request,
+}) => {
+  const steps = `/api${DEMO.provenInside}/steps`;
+  const tick = (step: string, done = true, id = crypto.randomUUID()) =>
+    request.post(steps, { data: { id, step, done } });
+  await page.goto(`${DEMO.provenInside}/build`);
+  const next = page.getByTestId('next-step');
+  await expect(next).toContainText('Chock the wheels');
+  await next.getByRole('button', { name: 'Done' }).click();
+  await expect(next).toContainText('left: Crack the wheel nuts');
+  // The other tablet, meanwhile; sent twice after a lost answer it is one tick.
+  const id = crypto.randomUUID();
+  expect((await tick('crack.left', true, id)).ok()).toBe(true);
+  expect((await tick('crack.left', true, id)).ok()).toBe(true);
+  expect((await tick('crack.left', false, id)).status()).toBe(409);
+  expect((await tick('uboltsOff.left')).ok()).toBe(true);
+  await page.reload();
+  await expect(next).toContainText('right: Crack the wheel nuts');
+  await expect(next).toContainText('STOP: What carries the axle is undone and the axle is not held');
+  const off = page.getByRole('button', { name: 'Done, left: U-bolt nuts in turn' });
+  await expect(off).toHaveAttribute('aria-pressed', 'true');
+  await off.click();
+  await expect(next).not.toContainText('STOP');
+  expect((await request.post(`/api${DEMO.planned}/steps`, { data: { id, step: 'chock', done: true } })).status()).toBe(
+    422,
+  );
+});

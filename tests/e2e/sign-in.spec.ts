@@ -58,7 +58,7 @@ const GATES: Record<string, Need> = {
         'POST shelf/[id]/photos',
       ],
       ...['axles', 'days', 'failures', 'features', 'findings', 'kit', 'odometer', 'outcomes', 'photos', 'predictions']
-        .concat('press', 'press-file', 'readings', 'side-findings', 'survey', 'torque-readings')
+        .concat('press', 'press-file', 'readings', 'side-findings', 'steps', 'survey', 'torque-readings')
         .map((of) => `POST jobs/[id]/${of}`),
       ...['loads', 'owner', 'pack', 'seen', 'vehicle'].map((of) => `PUT jobs/[id]/${of}`),
     ].map((route) => [route, 'note' as const]),

@@ -4,6 +4,7 @@ import { type Way } from './common';
 import { compose, goneWrong } from './compose';
 import { HAZARDS } from './hazards';
 import { type Procedure } from './procedure';
+import { progressOf } from './progress';
 
 const LEAF = ['addLeaf', 'removeLeaf', 'pack', 'rearch', 'eyes', 'block', 'wedge', 'shackle', 'overAxle', 'ubolts'];
 const BESIDE = ['stopPad', 'stopCut', 'shocks', 'line'];
@@ -94,6 +95,23 @@ test('each hazard of the trade is refused by its own words', () => {
   expect(go(plan, 'uboltsOff.left', { axle: 'held', 'ubolts.left': 'out' })).toContain('still loaded');
   expect(go(open, 'centreOff.left', { 'centre.left': 'out' })).toContain('spring apart');
   expect(go(plan, 'unload.left', { 'spring.left': 'slack' })).toContain('tear');
+});
+
+test('ticked out of order: what is not done comes next, and what cannot be so is told', () => {
+  const { start, operations, hazards } = made({
+    kind: 'longitudinalLeaf',
+    changes: ['block'],
+    way: { sides: 'one', bonded: true, packInPlace: false },
+  });
+  const order = compose(start, operations, hazards).steps.map((s) => s.operation);
+  const at = (...done: string[]) => {
+    const { next, hazards: told } = progressOf(start, order, new Set(done), hazards);
+    return [next?.id ?? null, told.map((h) => h.id)];
+  };
+  expect(at()).toEqual(['chock', []]);
+  expect(at('chock', 'crack.left', 'of another plan')).toEqual(['crack.right', []]);
+  expect(at('chock', 'lift', 'uboltsOff.left')).toEqual(['crack.left', ['axleUnheld', 'loadedSpring']]);
+  expect(at(...order.map((o) => o.id))).toEqual([null, []]);
 });
 
 /** In the order that mechanics told of jobs of this kind; common practice. */

@@ -4,7 +4,7 @@ import { ProblemError } from '@/contracts/problem';
 /** The least of zxcvbn's five steps, 0 to 4, that is taken: from about a hundred million guesses on. */
 const LEAST = 3;
 /** What is judged; a longer one is no easier to guess, and judging takes longer than in proportion. */
-const JUDGED = 64;
+const JUDGED = 40;
 
 type Judge = { check: (password: string, words: string[]) => { score: number } };
 let judge: Promise<Judge> | undefined;

@@ -106,8 +106,8 @@ export async function changeSecrets(
   });
   if (!(await isSecret('password', given.now, found?.hash))) throw bad('This is not your password.', 'now');
   if (given.password === given.now) throw bad('This is the old one.', 'password');
-  if (given.password !== null) await requireHardToGuess(given.password, [found?.name ?? null, found?.signIn ?? null]);
   await clearTries(key);
+  if (given.password !== null) await requireHardToGuess(given.password, [found?.name ?? null, found?.signIn ?? null]);
   const password = given.password === null ? null : await hashSecret('password', given.password);
   const pin = given.pin === null ? null : await hashSecret('pin', given.pin);
   await inTx(async (tx) => {
@@ -170,7 +170,6 @@ export async function firstOwner(
   given: z.output<typeof firstOwnerSchema>,
 ): Promise<{ cookies: Cookie[] }> {
   const key = tokenHash(given.code.toLowerCase());
-  await requireHardToGuess(given.password, [given.shop, given.word, given.name, given.signIn]);
   const hash = await hashSecret('password', given.password);
   const person = randomUUID();
   await named(() =>
@@ -178,6 +177,7 @@ export async function firstOwner(
       const code = await doors.useFirstCode(before, key);
       if (!code)
         throw bad('This code is none, was used, or is too old. The server’s console has the one in force.', 'code');
+      await requireHardToGuess(given.password, [given.shop, given.word, given.name, given.signIn]);
       const shop = code.shop ?? randomUUID();
       const tx: Tx = { ...before, shop, person };
       await enterShop(tx, shop);

@@ -1,11 +1,14 @@
 'use client';
 import { useMemo } from 'react';
-import { orderOfWork, schoolOf, standsBy, type OrderLine, type Stand } from '@/contracts/orderOfWork';
+import { orderOfWork, schoolOf, standsBy, type OrderLine, type OrderOfWork, type Stand } from '@/contracts/orderOfWork';
+import { type Operation } from '@/core/procedure/operation';
 import { SCHOOLS } from '@/core/selection/schools';
-import { Marked } from '../controls/Mark';
-import { Sheet } from '../controls/Sheet';
 import { SchoolQuestion } from '../candidates/SchoolsSheet';
+import { Mark, Marked } from '../controls/Mark';
+import { Sheet } from '../controls/Sheet';
+import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
+import { useSend } from '../job/useSend';
 
 const STANDS: Record<Stand, { title: string; held: string }> = {
   ground: { title: 'On the ground', held: 'it stands on its wheels' },
@@ -13,10 +16,13 @@ const STANDS: Record<Stand, { title: string; held: string }> = {
   weight: { title: 'Weight on', held: 'on its wheels, chocked until the last' },
 };
 
-/** The steps of the plan in their order, with what holds it, what stays loose and what to look out for. */
+type Tick = (operation: Operation, done: boolean) => void;
+
+/** The steps of the plan in their order, with what holds it, what stays loose and what to look out for; ticked once the build has begun. */
 export function OrderSheet({ job }: { job: JobHandle }) {
   const { view } = job;
   const order = useMemo(() => orderOfWork(view), [view]);
+  const { problem, run } = useSend();
   if (!order)
     return (
       <Sheet title="Order of the work">
@@ -29,6 +35,8 @@ export function OrderSheet({ job }: { job: JobHandle }) {
     );
   const opened = order.steps.some(({ operation }) => operation.id === 'leafWork.left');
   const asked = SCHOOLS.filter(({ id }) => id === 'workSides' || (opened && id === 'packInPlace'));
+  const tick: Tick = ({ id }, done) =>
+    void run(() => job.send('/steps', 'POST', { id: crypto.randomUUID(), step: id, done }));
   return (
     <Sheet
       title="Order of the work"
@@ -40,6 +48,8 @@ export function OrderSheet({ job }: { job: JobHandle }) {
       }
     >
       {order.refused ? <p className="stop-word">STOP: {order.refused.reason}</p> : null}
+      {view.build ? <NextStep order={order} tick={tick} /> : null}
+      <ProblemNote problem={problem} />
       {asked.map((school) => (
         <SchoolQuestion key={school.id} job={job} school={school} />
       ))}
@@ -50,7 +60,7 @@ export function OrderSheet({ job }: { job: JobHandle }) {
             <p className="muted small">{STANDS[stand].held}</p>
             <ol>
               {lines.map((line) => (
-                <Line key={line.number} line={line} />
+                <Line key={line.number} line={line} order={order} tick={view.build ? tick : null} />
               ))}
             </ol>
           </section>
@@ -60,13 +70,78 @@ export function OrderSheet({ job }: { job: JobHandle }) {
   );
 }
 
-function Line({ line: { number, steps } }: { line: OrderLine }) {
-  const { side, act, caution, mark, loose, holds } = steps[0]!.operation;
+const spoken = ({ side, act }: Operation): string => (side ? `${side}: ${act}` : act);
+
+/** The step at hand, to be read from under the vehicle; and what cannot be as it was ticked. */
+function NextStep({ order, tick }: { order: OrderOfWork; tick: Tick }) {
+  const { next, hazards } = order.progress;
+  const number = order.steps.findIndex(({ operation }) => operation === next) + 1;
+  return (
+    <div className="next-step" data-testid="next-step">
+      {hazards.map(({ id, says }) => (
+        <p key={id} className="stop-word">
+          STOP: {says} That is how it is ticked below.
+        </p>
+      ))}
+      {next ? (
+        <>
+          <div>
+            <p>
+              <span className="figure">
+                {number}/{order.steps.length}
+              </span>{' '}
+              <strong>{spoken(next)}</strong>
+            </p>
+            <Notes operation={next} />
+          </div>
+          <button type="button" className="act" onClick={() => tick(next, true)}>
+            Done
+          </button>
+        </>
+      ) : (
+        <p>
+          <Marked kind="done">Every step is done.</Marked>
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Line({ line: { number, steps }, order, tick }: { line: OrderLine; order: OrderOfWork; tick: Tick | null }) {
+  const { side, act, holds } = steps[0]!.operation;
   return (
     <li value={number} data-step={steps.map(({ operation }) => operation.id).join(' ')}>
       {side ? <strong>{steps.length > 1 ? 'left, then right' : side}: </strong> : null}
       {act}
       {holds ? <span className="muted"> (not to be left out)</span> : null}
+      <Notes operation={steps[0]!.operation} />
+      {tick ? (
+        <span className="acts">
+          {steps.map(({ operation }) => {
+            const done = order.done.has(operation.id);
+            return (
+              <button
+                key={operation.id}
+                type="button"
+                className="act quiet"
+                aria-pressed={done}
+                aria-label={`Done, ${spoken(operation)}`}
+                onClick={() => tick(operation, !done)}
+              >
+                <Mark kind={done ? 'done' : 'untouched'} /> {steps.length > 1 ? operation.side : ''}{' '}
+                {done ? 'done' : 'not yet'}
+              </button>
+            );
+          })}
+        </span>
+      ) : null}
+    </li>
+  );
+}
+
+function Notes({ operation: { mark, caution, loose } }: { operation: Operation }) {
+  return (
+    <>
       {mark ? <p className="small">First: {mark}</p> : null}
       {caution ? (
         <p className="small">
@@ -74,6 +149,6 @@ function Line({ line: { number, steps } }: { line: OrderLine }) {
         </p>
       ) : null}
       {loose ? <p className="small muted">Stays loose: {loose}</p> : null}
-    </li>
+    </>
   );
 }

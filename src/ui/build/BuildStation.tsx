@@ -3,6 +3,7 @@ import { Input } from 'antd';
 import { useMemo, useState } from 'react';
 import { blocking, fitRows, unchecked, unsettled, type FitRow } from '@/contracts/fit';
 import { missingBeforeHeights } from '@/contracts/gates';
+import { orderOfWork } from '@/contracts/orderOfWork';
 import { SUPPORT_ITEMS } from '@/core/procedure/safety';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
@@ -12,6 +13,7 @@ import { useJob, type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { Clock } from '../measured/Clock';
 import { FitSheet } from './FitSheet';
+import { NextStep } from './NextStep';
 import { OrderSheet } from './OrderSheet';
 import { SafetyRow } from './SafetyRow';
 import { TorqueSheet } from './TorqueSheet';
@@ -22,8 +24,10 @@ export function BuildStation({ first, people, person }: StationProps) {
   const { view } = job;
   const facts = useFacts(view);
   const rows = useMemo(() => fitRows(view, facts), [view, facts]);
+  const order = useMemo(() => orderOfWork(view), [view]);
   return (
     <JobFrame view={view} station="build" people={people} person={person} rows={facts ? rows : undefined}>
+      {view.build && order ? <NextStep job={job} order={order} /> : null}
       <div className="sheets form-columns">
         <div className="sheets">
           <Sheet title="Before you loosen anything">
@@ -38,7 +42,7 @@ export function BuildStation({ first, people, person }: StationProps) {
         </div>
         <FitSheet job={job} rows={rows} />
       </div>
-      <OrderSheet job={job} />
+      <OrderSheet job={job} order={order} />
       <TorqueSheet job={job} />
     </JobFrame>
   );

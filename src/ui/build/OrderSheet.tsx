@@ -1,14 +1,12 @@
 'use client';
-import { useMemo } from 'react';
-import { orderOfWork, schoolOf, standsBy, type OrderLine, type OrderOfWork, type Stand } from '@/contracts/orderOfWork';
-import { type Operation } from '@/core/procedure/operation';
+import { schoolOf, standsBy, type OrderLine, type OrderOfWork, type Stand } from '@/contracts/orderOfWork';
 import { SCHOOLS } from '@/core/selection/schools';
 import { SchoolQuestion } from '../candidates/SchoolsSheet';
-import { Mark, Marked } from '../controls/Mark';
+import { Mark } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
-import { useSend } from '../job/useSend';
+import { spoken, StepNotes, useTick, type Tick } from './steps';
 
 const STANDS: Record<Stand, { title: string; held: string }> = {
   ground: { title: 'On the ground', held: 'it stands on its wheels' },
@@ -16,13 +14,10 @@ const STANDS: Record<Stand, { title: string; held: string }> = {
   weight: { title: 'Weight on', held: 'on its wheels, chocked until the last' },
 };
 
-type Tick = (operation: Operation, done: boolean) => void;
-
 /** The steps of the plan in their order, with what holds it, what stays loose and what to look out for; ticked once the build has begun. */
-export function OrderSheet({ job }: { job: JobHandle }) {
+export function OrderSheet({ job, order }: { job: JobHandle; order: OrderOfWork | null }) {
   const { view } = job;
-  const order = useMemo(() => orderOfWork(view), [view]);
-  const { problem, run } = useSend();
+  const { problem, tick } = useTick(job);
   if (!order)
     return (
       <Sheet title="Order of the work">
@@ -35,8 +30,6 @@ export function OrderSheet({ job }: { job: JobHandle }) {
     );
   const opened = order.steps.some(({ operation }) => operation.id === 'leafWork.left');
   const asked = SCHOOLS.filter(({ id }) => id === 'workSides' || (opened && id === 'packInPlace'));
-  const tick: Tick = ({ id }, done) =>
-    void run(() => job.send('/steps', 'POST', { id: crypto.randomUUID(), step: id, done }));
   return (
     <Sheet
       title="Order of the work"
@@ -48,7 +41,6 @@ export function OrderSheet({ job }: { job: JobHandle }) {
       }
     >
       {order.refused ? <p className="stop-word">STOP: {order.refused.reason}</p> : null}
-      {view.build ? <NextStep order={order} tick={tick} /> : null}
       <ProblemNote problem={problem} />
       {asked.map((school) => (
         <SchoolQuestion key={school.id} job={job} school={school} />
@@ -70,43 +62,6 @@ export function OrderSheet({ job }: { job: JobHandle }) {
   );
 }
 
-const spoken = ({ side, act }: Operation): string => (side ? `${side}: ${act}` : act);
-
-/** The step at hand, to be read from under the vehicle; and what cannot be as it was ticked. */
-function NextStep({ order, tick }: { order: OrderOfWork; tick: Tick }) {
-  const { next, hazards } = order.progress;
-  const number = order.steps.findIndex(({ operation }) => operation === next) + 1;
-  return (
-    <div className="next-step" data-testid="next-step">
-      {hazards.map(({ id, says }) => (
-        <p key={id} className="stop-word">
-          STOP: {says} That is how it is ticked below.
-        </p>
-      ))}
-      {next ? (
-        <>
-          <div>
-            <p>
-              <span className="figure">
-                {number}/{order.steps.length}
-              </span>{' '}
-              <strong>{spoken(next)}</strong>
-            </p>
-            <Notes operation={next} />
-          </div>
-          <button type="button" className="act" onClick={() => tick(next, true)}>
-            Done
-          </button>
-        </>
-      ) : (
-        <p>
-          <Marked kind="done">Every step is done.</Marked>
-        </p>
-      )}
-    </div>
-  );
-}
-
 function Line({ line: { number, steps }, order, tick }: { line: OrderLine; order: OrderOfWork; tick: Tick | null }) {
   const { side, act, holds } = steps[0]!.operation;
   return (
@@ -114,7 +69,7 @@ function Line({ line: { number, steps }, order, tick }: { line: OrderLine; order
       {side ? <strong>{steps.length > 1 ? 'left, then right' : side}: </strong> : null}
       {act}
       {holds ? <span className="muted"> (not to be left out)</span> : null}
-      <Notes operation={steps[0]!.operation} />
+      <StepNotes operation={steps[0]!.operation} />
       {tick ? (
         <span className="acts">
           {steps.map(({ operation }) => {
@@ -123,32 +78,18 @@ function Line({ line: { number, steps }, order, tick }: { line: OrderLine; order
               <button
                 key={operation.id}
                 type="button"
-                className="act quiet"
+                className="act quiet tick"
                 aria-pressed={done}
                 aria-label={`Done, ${spoken(operation)}`}
                 onClick={() => tick(operation, !done)}
               >
-                <Mark kind={done ? 'done' : 'untouched'} /> {steps.length > 1 ? operation.side : ''}{' '}
-                {done ? 'done' : 'not yet'}
+                <Mark kind={done ? 'done' : 'untouched'} />
+                {[steps.length > 1 && operation.side, done ? 'done' : 'not yet'].filter(Boolean).join(' ')}
               </button>
             );
           })}
         </span>
       ) : null}
     </li>
-  );
-}
-
-function Notes({ operation: { mark, caution, loose } }: { operation: Operation }) {
-  return (
-    <>
-      {mark ? <p className="small">First: {mark}</p> : null}
-      {caution ? (
-        <p className="small">
-          <Marked kind="look">{caution}</Marked>
-        </p>
-      ) : null}
-      {loose ? <p className="small muted">Stays loose: {loose}</p> : null}
-    </>
   );
 }

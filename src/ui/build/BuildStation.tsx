@@ -25,9 +25,11 @@ export function BuildStation({ first, people, person }: StationProps) {
   const facts = useFacts(view);
   const rows = useMemo(() => fitRows(view, facts), [view, facts]);
   const order = useMemo(() => orderOfWork(view), [view]);
+  // Measured afterwards and never ticked: the work was done without the list.
+  const doneUnticked = view.outcomes.length > 0 && view.ticks.length === 0;
   return (
     <JobFrame view={view} station="build" people={people} person={person} rows={facts ? rows : undefined}>
-      {view.build && order ? <NextStep job={job} order={order} /> : null}
+      {view.build && order && !doneUnticked ? <NextStep job={job} order={order} /> : null}
       <div className="sheets form-columns">
         <div className="sheets">
           <Sheet title="Before you loosen anything">

@@ -97,6 +97,28 @@ test('each hazard of the trade is refused by its own words', () => {
   expect(go(plan, 'unload.left', { 'spring.left': 'slack' })).toContain('tear');
 });
 
+test('nothing planned is left out: what is planned besides shows in what is done', () => {
+  const way: Way = { sides: 'one', bonded: true, packInPlace: false };
+  const acts = (kind: keyof typeof KINDS, changes: string[]) =>
+    made({ kind, changes, way } as Job)
+      .operations.map((o) => o.act)
+      .join('; ');
+  const besides = {
+    longitudinalLeaf: {
+      of: 'pack',
+      with: ['addLeaf', 'removeLeaf', 'block', 'wedge', 'shackle', 'overAxle', 'ubolts'],
+    },
+    coilBeam: { of: 'coil', with: ['spacer'] },
+    tandemEqualizer: { of: 'springs', with: ['shackle', 'rocker', 'slipper', 'riser', 'overAxle', 'hitch'] },
+  } as const;
+  const silent = Object.entries(besides).flatMap(([kind, { of, with: more }]) =>
+    [...more, 'stopPad', 'shocks', 'line']
+      .filter((c) => acts(kind as keyof typeof KINDS, [of, c]) === acts(kind as keyof typeof KINDS, [of]))
+      .map((c) => `${kind} ${c}`),
+  );
+  expect(silent).toEqual([]);
+});
+
 test('ticked out of order: what is not done comes next, and what cannot be so is told', () => {
   const { start, operations, hazards } = made({
     kind: 'longitudinalLeaf',

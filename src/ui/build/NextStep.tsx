@@ -1,24 +1,24 @@
 'use client';
-import { useRef } from 'react';
+import { useEffect, useRef } from 'react';
 import { type OrderOfWork } from '@/contracts/orderOfWork';
 import { Marked } from '../controls/Mark';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { spoken, StepNotes, useTick } from './steps';
 
-/** A glove that taps twice must not tick the step behind, which nobody has read, ms. */
+/** A step that has only just come up was read by nobody: a glove that taps twice, or taps again while the network is slow, must not tick it, ms. */
 const TWICE = 700;
 
 /** The step at hand, to be read from under the vehicle; and what cannot be as it was ticked. */
 export function NextStep({ job, order }: { job: JobHandle; order: OrderOfWork }) {
   const { problem, tick } = useTick(job);
   const { next, hazards } = order.progress;
-  const pressed = useRef(-Infinity);
+  const shownAt = useRef(-Infinity);
+  useEffect(() => {
+    shownAt.current = performance.now();
+  }, [next?.id]);
   const press = () => {
-    const now = performance.now();
-    if (!next || now - pressed.current < TWICE) return;
-    pressed.current = now;
-    tick(next, true);
+    if (next && performance.now() - shownAt.current > TWICE) tick(next, true);
   };
   const number = order.steps.findIndex(({ operation }) => operation === next) + 1;
   return (

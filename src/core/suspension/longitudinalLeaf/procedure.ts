@@ -22,6 +22,9 @@ function workOf(planned: readonly Planned[], packInPlace: boolean) {
     wedge: has('wedge'),
     block: has('block'),
     shackle: has('shackle'),
+    /** Into the pack that goes in, be it the old one or a new one; what is broken goes with the old one. */
+    opened: has('addLeaf', 'removeLeaf') || (leaves && !swap),
+    newUbolts: has('ubolts'),
     ubolts: out || leaves || stack || has('ubolts'),
   };
 }
@@ -81,20 +84,23 @@ function apart(side: Side, work: ReturnType<typeof workOf>): Operation[] {
 function leaves(side: Side, work: ReturnType<typeof workOf>): Operation[] {
   const at = (place: string) => `${place}.${side}`;
   const place = { [at('pack')]: [work.out ? 'on the bench' : 'in'] };
-  if (work.swap)
-    return [
-      {
-        ...{
-          id: at('compare'),
-          side,
-          act: 'Lay the new pack beside the old one: lengths before and behind the centre bolt, width, eyes, dowel, side',
+  const compared: Operation[] = work.swap
+    ? [
+        {
+          ...{
+            id: at('compare'),
+            side,
+            act: 'Lay the new pack beside the old one: lengths before and behind the centre bolt, width, eyes, dowel, side',
+          },
+          needs: { [at('pack')]: ['on the bench'] },
+          gives: { [at('leaves')]: 'as planned' },
+          mark: 'Which end of the new pack is the front.',
         },
-        needs: { [at('pack')]: ['on the bench'] },
-        gives: { [at('leaves')]: 'as planned' },
-        mark: 'Which end of the new pack is the front.',
-      },
-    ];
+      ]
+    : [];
+  if (!work.opened) return compared;
   return [
+    ...compared,
     {
       ...{ id: at('clamp'), side, act: 'Two clamps on the pack, before and behind the centre bolt; clips open' },
       needs: { ...place, [at('ubolts')]: ['out'], [at('clamps')]: ['off'] },
@@ -143,7 +149,7 @@ function together(side: Side, work: ReturnType<typeof workOf>): Operation[] {
       ...{
         id: at('packIn'),
         side,
-        act: `Pack ${work.over ? 'over the axle' : 'back'}: front eye bolt first, then the shackle; both only run on`,
+        act: `Pack ${work.over ? 'over the axle' : 'back'}: front eye bolt first, then the ${work.shackle ? 'new ' : ''}shackle; both only run on`,
       },
       needs: {
         [at('pack')]: ['on the bench'],
@@ -186,7 +192,7 @@ function together(side: Side, work: ReturnType<typeof workOf>): Operation[] {
       ...{
         id: at('uboltsOn'),
         side,
-        act: 'Plate and U-bolts on, nuts in cross order until the plate is level and the four ends stand out alike',
+        act: `Plate and ${work.newUbolts ? 'the new ' : ''}U-bolts on, nuts in cross order until the plate is level and the four ends stand out alike`,
       },
       needs: { [at('dowel')]: ['home'], [at('ubolts')]: ['out'] },
       gives: { [at('ubolts')]: 'snug' },

@@ -99,7 +99,9 @@ function together(side: Side, work: Work): Operation[] {
         id: at('shackleOn'),
         side,
         act: `${off(work) ? `Springs in${work.over ? ' over the axles' : ''}, outer eyes first` : 'Springs to rocker and shackles'}${
-          work.slipper ? ', their free ends in the box, stop bolts under them' : ', shackles last'
+          work.slipper
+            ? ', their free ends in the box, stop bolts under them'
+            : `, ${work.shackle ? 'new ' : ''}shackles last`
         }; all only run on`,
       },
       needs: { [at('shackle')]: ['out'], ...((work.rocker || work.slipper) && { [at('rocker')]: ['final'] }) },

@@ -52,6 +52,8 @@ export interface DemoJob extends DemoAxle {
   failures?: { place: string; km: number; cause: string }[];
   /** Other axles the same job works on. */
   also?: (DemoAxle & { take: Omit<Extract<JobAxleInput, { act: 'add' }>, 'id'> })[];
+  /** It is on its way into the bay. */
+  prepared?: true;
   /** How the hidden truth departs from what was measured; present when the job is proven. */
   truth?: { spread: number; camberShort: number; seed: number };
 }

@@ -28,6 +28,7 @@ import { type DemoAxle, type DemoJob, type Texts } from './job';
 import { JOBS, PEOPLE, SHOP, ZONE } from './scenario';
 import { demoParts } from './shelf';
 import { hiddenHeight } from './truth';
+import { prepareJob, stockTools } from './workshop';
 
 const idOf = (block: number, n: number): string =>
   `5a1e${block.toString(16).padStart(4, '0')}-0000-4000-8000-${n.toString(16).padStart(12, '0')}`;
@@ -144,6 +145,7 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
   for (const seen of demo.sideFindings ?? []) await addSideFinding(tx, id, { ...seen, id: newId() });
   for (const failure of demo.failures ?? [])
     await addFailure(tx, id, { ...failure, id: newId(), kmTyped: String(failure.km) });
+  if (demo.prepared) await prepareJob(tx, id, newId);
   if (!demo.truth) return;
   const { states } = await loadJob(tx, id);
   const foretold = await storePrediction(
@@ -230,11 +232,13 @@ await withShop(DEMO_SHOP, DEMO_PERSON, async (tx) => {
     console.log('      demo data are already there');
     for (const [k, demo] of JOBS.entries()) if (demo.truth) await foretellAnew(tx, demo.truth.seed, k + 1);
     await stockShelf(tx);
+    await stockTools(tx, (n) => idOf(8, n));
     await openDoors(tx);
     return;
   }
   await insertShop(tx, SHOP, ZONE);
   for (const [k, name] of PEOPLE.entries()) await insertPerson(tx, k === 0 ? DEMO_PERSON : idOf(0, 0xa1 + k), name);
+  await stockTools(tx, (n) => idOf(8, n));
   for (const [k, demo] of JOBS.entries()) await loadOne(tx, demo, k + 1);
   await stockShelf(tx);
   await openDoors(tx);

@@ -222,6 +222,7 @@ const rescue: DemoJob = {
     { part: 'plate', rating: 1480, typed: '1480' },
     { part: 'tyres', rating: 1640, typed: '1640' },
   ],
+  prepared: true,
   uboltBend: 'tube',
   stopStrikes: 'axle',
   pack: { eyeForm: 'upturned', seatShape: 'unknown', rusty: false },
@@ -238,6 +239,8 @@ const rescue: DemoJob = {
     axleLoad: '1090',
     unsprungMass: '270',
     shackleLength: '104',
+    frameAtStand: '512',
+    standAhead: '740',
   },
   left: {
     ...{ hubToLip: '19 1/4 in', loadedArch: '2 3/16 in', stopGap: '52', stopHeight: '46', shockLength: '447' },

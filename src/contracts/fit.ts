@@ -1,6 +1,7 @@
 import { ruleOf } from '@/core/inspection/rules';
 import { askedOf } from '@/core/suspension/registry';
 import { mustFit, MOVED_ITEMS, type FitVerdict, type Known, type SolvedFacts } from '@/core/fit/mustFit';
+import { arrivalSize, type ArrivalSize } from '@/core/prepare/arrival';
 import { AXLE_CLASSES } from '@/core/sheet/axleClass';
 import { axleMassIn } from '@/core/sheet/reading';
 import { type VerdictFigure, type VerdictState } from '@/core/verdict';
@@ -8,6 +9,7 @@ import { besidesOf } from './besides';
 import { type Defect } from './defect';
 import { CHECK_NAMES } from './fitText';
 import { drivelineRead, travelKnown } from './travel';
+import { partLines, wrongParts } from './preparation';
 import { newUbolts } from './ubolts';
 import { type AxleView } from './job';
 import { assembledOf, axleSheetOf, type Assembled } from './sheet';
@@ -126,7 +128,34 @@ export function fitRows(
       }),
     ];
   });
-  return [...rows, ...found];
+  return [...rows, ...found, ...arrivedWrong(view).map(settled)];
+}
+
+/** Where a row stands that the arrival check found. */
+const ARRIVAL = 'arrival:';
+export const isArrival = ({ subject }: Pick<FitRow, 'subject'>): boolean => subject.startsWith(ARRIVAL);
+
+const sizeText = (size: ArrivalSize, value: number): string =>
+  size === 'angle' ? `${((value * 180) / Math.PI).toFixed(2)}°` : `${Number(value.toFixed(1))} mm`;
+
+/** Parts in hand that are not what was called for: the build does not start with one. Once it has begun they are in, or were changed. */
+function arrivedWrong(view: AxleView): Omit<FitRow, 'defect'>[] {
+  if (view.arrivals.length === 0) return [];
+  return wrongParts(partLines(view)).map(({ need, what, arrival: { misfits } }) => ({
+    subject: `${ARRIVAL}${need}`,
+    name: `In hand: ${what}`.slice(0, 160),
+    state: 'does not fit',
+    reason: misfits
+      .map(
+        ({ piece, called, measured, by }) =>
+          `Piece ${piece}: ${arrivalSize(called.size).name} ${sizeText(called.size, measured)}, called for ${sizeText(called.size, called.value)}: ${sizeText(called.size, Math.abs(by))} ${by < 0 ? 'short' : 'over'}`,
+      )
+      .join('. ')
+      .slice(0, 400),
+    blocks: true,
+    toldOnly: false,
+    figure: null,
+  }));
 }
 
 /** Rows that do not fit and that nobody has mended or gone on with. */

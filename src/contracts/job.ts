@@ -11,6 +11,7 @@ import { findingSchema, shopLimitSchema } from './finding';
 import { featureSchema, kitItemSchema } from './kit';
 import { stateSchema } from './loads';
 import { leafSchema, packSchema } from './pack';
+import { arrivalSchema, baySchema, neededPartSchema, waitSchema } from './needed';
 import { photoSchema } from './photo';
 import { planNameSchema, planSchema, schoolChoiceSchema } from './plan';
 import { predictionSchema } from './prediction';
@@ -21,6 +22,7 @@ import { failureSchema, sideFindingSchema } from './sideFinding';
 import { storedSeenSchema } from './seen';
 import { surveySchema } from './surveyRow';
 import { stepTickSchema } from './stepTick';
+import { fastenerSizeSchema } from './tool';
 import { torqueReadingSchema, torqueSchema } from './torque';
 import { axleSchema, vehicleAxleSchema, vehicleSchema } from './vehicle';
 
@@ -60,6 +62,14 @@ export const axleViewSchema = z.object({
   torqueReadings: z.array(torqueReadingSchema),
   /** The last word of every step of the work. */
   ticks: z.array(stepTickSchema),
+  /** How what the plan takes stands, what of it was measured on arrival, and what takes days before the work. */
+  needed: z.array(neededPartSchema),
+  arrivals: z.array(arrivalSchema),
+  waits: z.array(waitSchema),
+  /** How it goes into the bay; null while nobody said. */
+  bay: baySchema.nullable(),
+  /** Of the axle, whichever job found them out. */
+  fastenerSizes: z.array(fastenerSizeSchema),
   defects: z.array(defectSchema),
   /** The last word on whether the job is closed; null when it never was. */
   closing: closingSchema.nullable(),

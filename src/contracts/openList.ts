@@ -6,9 +6,10 @@ import { TRAVEL_ITEMS } from '@/core/travel/travelRows';
 import { judgeGoal } from '@/core/height/goals';
 import { SUPPORT_ITEMS } from '@/core/procedure/safety';
 import { CHECK_NAMES } from './fitText';
-import { blocking, fitRows, storedFacts, unchecked, unsettled, type FitRow } from './fit';
+import { blocking, fitRows, isArrival, storedFacts, unchecked, unsettled, type FitRow } from './fit';
 import { missingBeforeHeights } from './gates';
 import { type AxleView, type JobView } from './job';
+import { bayOf, notHere, partLines } from './preparation';
 import { readingsAround } from './sheet';
 import { type StationId } from './stationNames';
 import { travelUnread } from './travel';
@@ -53,7 +54,7 @@ export function openList(
   const loose = looseJoints(view);
   const found = view.findings.filter((f) => f.verdict === 'stop' || f.verdict === 'replace');
   const inspection = rows.filter((row) => row.subject.startsWith('inspect:'));
-  const plan = rows.filter((row) => !row.subject.startsWith('inspect:'));
+  const plan = rows.filter((row) => !row.subject.startsWith('inspect:') && !isArrival(row));
   const wanted = view.states.find((s) => s.wanted) ?? view.states[0];
   const unread = SIDES.filter((side) => !view.outcomes.some((o) => o.side === side));
   const goals = view.goals.filter(
@@ -79,6 +80,7 @@ export function openList(
       ...blocking(plan).map((row) => stop(row.name)),
       ...travelUnread(view).map((row) => open(`not read: ${CHECK_NAMES[row.item]}`)),
     ],
+    prepare: toPrepare(view, rows),
     build: [
       ...(view.build ? [] : [open('not started')]),
       ...SUPPORT_ITEMS.filter((item) => view.safety.find((s) => s.item === item)?.answer !== 'ok').map((item) =>
@@ -97,6 +99,24 @@ export function openList(
       ...(view.closing?.closed ? [] : [open('job not closed')]),
     ],
   };
+}
+
+/** What must still be ordered, come or be set right before the work; nothing of it once the work has begun. */
+function toPrepare(view: AxleView, rows: readonly FitRow[]): OpenItem[] {
+  const wrong = blocking(rows)
+    .filter(isArrival)
+    .map((row) => stop(row.name));
+  if (view.build) return [];
+  const begun = view.needed.length > 0 || view.bay !== null;
+  if (!begun) return wrong;
+  const short = notHere(partLines(view));
+  const count = (state: 'toOrder' | 'ordered') => short.filter((line) => line.state === state).length;
+  return [
+    ...wrong,
+    ...(count('toOrder') > 0 ? [open(`${count('toOrder')} to order`)] : []),
+    ...(count('ordered') > 0 ? [open(`${count('ordered')} not here yet`)] : []),
+    ...(bayOf(view).bayOn === null ? [open('no day in the bay')] : []),
+  ];
 }
 
 /** Defects that were gone on with and not ended. */

@@ -3,11 +3,11 @@ import { type Composed, type Step } from '@/core/procedure/operation';
 import { progressOf, type Progress } from '@/core/procedure/progress';
 import { procedureOf } from '@/core/suspension/registry';
 import { besidesOf } from './besides';
-import { type JobView } from './job';
+import { type AxleView } from './job';
 import { assembledOf } from './sheet';
 
 /** Which of a question's two answers counts: this job's, else the shop's. */
-export const schoolOf = (view: Pick<JobView, 'schools'>, question: string): 'one' | 'other' | null => {
+export const schoolOf = (view: Pick<AxleView, 'schools'>, question: string): 'one' | 'other' | null => {
   const of = (ofShop: boolean) => view.schools.find((c) => c.question === question && c.ofShop === ofShop)?.school;
   return of(false) ?? of(true) ?? null;
 };
@@ -16,7 +16,7 @@ export const schoolOf = (view: Pick<JobView, 'schools'>, question: string): 'one
 export type OrderOfWork = Composed & { progress: Progress; done: ReadonlySet<string> };
 
 /** The order in which a job's plan is done; null where its kind has none written, or nothing is planned. */
-export function orderOfWork(view: JobView): OrderOfWork | null {
+export function orderOfWork(view: AxleView): OrderOfWork | null {
   // What is broken is mended first, whatever was planned.
   const mended = assembledOf(view).input.changes.filter(({ kind }) => kind === 'mendLeaf');
   const planned = [...view.plan.changes, ...mended];

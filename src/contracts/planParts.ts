@@ -15,12 +15,14 @@ const ALIKE: Partial<Record<ChangeKind, string>> = {
   shocks: ', as a pair',
 };
 
-/** What a plan takes, to buy or to make, for both sides. Nothing for what is taken out. */
-export function planParts(kind: KindId, changes: readonly ChangeRow[]): { what: string; wanted: number }[] {
+/** What one change takes, to buy or to make, for both sides; null for what is work or taken out. */
+export function plannedPart(kind: KindId, change: ChangeRow): { what: string; wanted: number } | null {
   // Whose springs are changed all at once stands on two axles.
   const axles = takes(kind, 'springs') ? 2 : 1;
-  return changes.flatMap((change) => {
-    const wanted = 'height' in change && change.height === 0 ? 0 : axles * WANTED[change.kind];
-    return wanted === 0 ? [] : [{ what: `${changeText(change)}${ALIKE[change.kind] ?? ''}`.slice(0, 120), wanted }];
-  });
+  const wanted = 'height' in change && change.height === 0 ? 0 : axles * WANTED[change.kind];
+  return wanted === 0 ? null : { what: `${changeText(change)}${ALIKE[change.kind] ?? ''}`.slice(0, 120), wanted };
 }
+
+/** What a plan takes. */
+export const planParts = (kind: KindId, changes: readonly ChangeRow[]): { what: string; wanted: number }[] =>
+  changes.flatMap((change) => plannedPart(kind, change) ?? []);

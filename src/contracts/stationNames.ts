@@ -5,6 +5,7 @@ export const STATIONS = [
   { id: 'inspect', name: 'Inspect', number: 3 },
   { id: 'choose', name: 'Choose', number: 4 },
   { id: 'check', name: 'Check', number: 5 },
+  { id: 'prepare', name: 'Prepare', number: 6 },
   { id: 'build', name: 'Build', number: 7 },
   { id: 'prove', name: 'Prove', number: 8 },
 ] as const;

@@ -22,6 +22,7 @@ export function stationStates(view: AxleView, lists = openList(view)): Record<St
     inspect: view.findings.length > 0,
     choose: view.plan.changes.length > 0 || view.predictions.length > 0,
     check: isCheckBegun(view),
+    prepare: view.needed.length > 0 || view.waits.length > 0 || view.bay !== null,
     build: view.build !== null || view.torques.length > 0 || view.safety.length > 0,
     prove: view.outcomes.length > 0,
   };

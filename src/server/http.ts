@@ -275,6 +275,31 @@ export const downloadRoute =
       });
     });
 
+/** A file made of a job, whole. */
+export interface MadeFile {
+  type: string;
+  name: string;
+  body: string | Uint8Array;
+}
+
+/** A file to keep or to print, made when it is asked for. */
+export const madeRoute =
+  (gate: Gate, fn: (tx: Tx, id: string, query: URLSearchParams) => Promise<MadeFile>) =>
+  (request: Request, { params }: IdContext): Promise<Response> =>
+    served(request, async () => {
+      const who = await enter(request, gate);
+      const { id } = await params;
+      if (!UUID.test(id)) throw notFound('This');
+      const { type, name, body } = await inShopOf(who, (tx) => fn(tx, id, new URL(request.url).searchParams));
+      return new Response(typeof body === 'string' ? body : new Uint8Array(body), {
+        headers: {
+          'Content-Type': type,
+          'Content-Disposition': `attachment; filename="${name}"`,
+          'Cache-Control': 'no-store',
+        },
+      });
+    });
+
 /** A stored picture; it never changes, so it may be kept. */
 export const imageRoute =
   (gate: Gate, fn: (tx: Tx, id: string) => Promise<{ jpeg: Buffer; sha256: string }>) =>

@@ -21,6 +21,7 @@ import * as plans from '@/data/plan';
 import { currentReadings, jobDays } from '@/data/reading';
 import { vehicleAxles } from '@/data/shop';
 import { together } from '@/data/together';
+import { jobArrivals, jobBay, jobFastenerSizes, jobNeeded, jobWaits } from '@/data/prepare';
 import { jobTicks } from '@/data/stepTick';
 import { jobTorqueReadings, jobTorques } from '@/data/torque';
 
@@ -53,6 +54,11 @@ const OF_JOB = {
   torques: jobTorques,
   torqueReadings: jobTorqueReadings,
   ticks: jobTicks,
+  needed: jobNeeded,
+  arrivals: jobArrivals,
+  waits: jobWaits,
+  bays: jobBay,
+  fastenerSizes: jobFastenerSizes,
   defects: jobDefects,
   closing: jobClosing,
 } as const;
@@ -84,6 +90,7 @@ async function loadAxle(tx: Tx, id: string): Promise<AxleView> {
       build: [build],
       closing: [closing],
       seen: [seen],
+      bays: [bay],
       packs,
       leaves,
       plans,
@@ -115,6 +122,7 @@ async function loadAxle(tx: Tx, id: string): Promise<AxleView> {
     plans: plans.plans,
     build: build ?? null,
     closing: closing ?? null,
+    bay: bay ?? null,
     odometer: odometer[0] ?? null,
   };
 }

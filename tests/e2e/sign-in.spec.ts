@@ -45,6 +45,9 @@ const GATES: Record<string, Need> = {
         'GET jobs/[id]/parts',
         'GET jobs/[id]/links',
         'GET jobs/[id]/owner',
+        'GET jobs/[id]/calendar',
+        'GET jobs/[id]/parts-list',
+        'GET tools',
       ],
     ].map((route) => [route, 'read' as const]),
   ),
@@ -58,7 +61,7 @@ const GATES: Record<string, Need> = {
         'POST shelf/[id]/photos',
       ],
       ...['axles', 'days', 'failures', 'features', 'findings', 'kit', 'odometer', 'outcomes', 'photos', 'predictions']
-        .concat('press', 'press-file', 'readings', 'side-findings', 'steps', 'survey', 'torque-readings')
+        .concat('press', 'press-file', 'readings', 'side-findings', 'steps', 'survey', 'torque-readings', 'arrivals', 'fastener-sizes')
         .map((of) => `POST jobs/[id]/${of}`),
       ...['loads', 'owner', 'pack', 'seen', 'vehicle'].map((of) => `PUT jobs/[id]/${of}`),
     ].map((route) => [route, 'note' as const]),
@@ -67,6 +70,7 @@ const GATES: Record<string, Need> = {
     [
       ...['POST checks/[id]', 'PUT shelf/[id]', 'POST shelf/file', 'PUT jobs/[id]/costs', 'PUT jobs/[id]/plan'],
       ...['POST jobs/[id]/plans', 'POST jobs/[id]/schools', 'POST jobs/[id]/torques'],
+      ...['PUT jobs/[id]/needed', 'PUT jobs/[id]/waits', 'POST jobs/[id]/bay', 'PUT tools'],
     ].map((route) => [route, 'work' as const]),
   ),
   ...Object.fromEntries(

@@ -1,6 +1,7 @@
 import { BUSH_POINTS } from '../sheet/bushes';
 import { COMMON_POINTS } from '../sheet/common';
 import { JOINT_POINTS } from '../sheet/joints';
+import { LIFTING_POINTS } from '../sheet/lifting';
 import { type Point } from '../sheet/point';
 import { DRIVELINE_POINTS } from '../sheet/driveline';
 import { TRAVEL_POINTS } from '../sheet/travel';
@@ -20,6 +21,7 @@ export const POINTS = {
   ...BUSH_POINTS,
   ...JOINT_POINTS,
   ...WHEEL_POINTS,
+  ...LIFTING_POINTS,
 };
 export type PointId = keyof typeof POINTS;
 export const POINT_IDS = Object.keys(POINTS) as PointId[];

@@ -143,6 +143,16 @@ export const SCHOOLS: readonly School[] = [
     other: { name: 'both together', reason: 'nothing is wrung while bolts go in; the axle is moved as a whole' },
   },
   {
+    id: 'newUbolts',
+    ofLeaves: true,
+    question: 'New U-bolts, or the old ones again?',
+    one: { name: 'new every time', reason: 'they were stretched once, and a nut on a stretched thread tells no clamp' },
+    other: {
+      name: 'the old ones again',
+      reason: 'thread sound over its whole length, no neck, gauge runs freely; noted and looked at sooner',
+    },
+  },
+  {
     id: 'bushesOnly',
     question: 'Springs, or bushes only?',
     one: { name: 'springs too', reason: 'new bushes lift nothing once the pack has sagged' },

@@ -29,6 +29,8 @@ interface Body {
   top: number;
   /** What is loaded stands on this. */
   deck: number;
+  /** Underside of the frame, where a stand goes. */
+  rail: number;
 }
 
 const BODIES: Record<VehicleFormId, Body> = {
@@ -42,6 +44,7 @@ const BODIES: Record<VehicleFormId, Body> = {
     right: 1.36,
     top: 0.62,
     deck: 0.3,
+    rail: 0.17,
   },
   bus: {
     outline: ['M-0.28 0.13V0.5Q-0.28 0.56 -0.22 0.56H1.24Q1.3 0.56 1.3 0.5V0.13H1.18M0.18 0.13H0.82M-0.28 0.13H-0.18'],
@@ -50,6 +53,7 @@ const BODIES: Record<VehicleFormId, Body> = {
     right: 1.36,
     top: 0.6,
     deck: 0.2,
+    rail: 0.13,
   },
   cart: {
     outline: ['M-0.22 0.2H1.22V0.26H-0.22ZM-0.22 0.26V0.62H1.22V0.26', 'M-0.22 0.22L-0.46 0.16V0.26'],
@@ -58,6 +62,7 @@ const BODIES: Record<VehicleFormId, Body> = {
     right: 1.28,
     top: 0.66,
     deck: 0.26,
+    rail: 0.2,
   },
   trailer: {
     outline: ['M0 0.16L0.34 0.2H1.3V0.26H0.34L0 0.19Z', 'M0.36 0.26V0.42H1.28V0.26'],
@@ -66,6 +71,7 @@ const BODIES: Record<VehicleFormId, Body> = {
     right: 1.36,
     top: 0.5,
     deck: 0.26,
+    rail: 0.2,
   },
   fifthWheel: {
     outline: ['M-0.16 0.34V0.66H1.3V0.2H0.34V0.34Z'],
@@ -74,6 +80,7 @@ const BODIES: Record<VehicleFormId, Body> = {
     right: 1.36,
     top: 0.7,
     deck: 0.34,
+    rail: 0.2,
   },
 };
 
@@ -89,6 +96,10 @@ const scaled = (path: string, x: (v: number) => number, y: (v: number) => number
     return `${(across ? x(value) : y(value)).toFixed(1)}`;
   });
 };
+
+/** Underside of the frame of a form, and how far the wheels of a pair stand from its middle, in wheelbases. */
+export const railOf = (form: VehicleFormId): number => BODIES[form].rail;
+export const pairOnSketch = (): [number, number] => [1.6 * (-PAIR / 2 - 0.02), 1.6 * (PAIR / 2 + 0.02)];
 
 /** Where things lie on a sketch of some width, px; `radius`, `deck` in wheelbases. */
 export function laidOut(form: VehicleFormId, wheelbase: number, width: number) {

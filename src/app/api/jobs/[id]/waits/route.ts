@@ -1,0 +1,5 @@
+import { waitEditSchema } from '@/contracts/needed';
+import { idRoute } from '@/server/http';
+import { saveWait } from '@/server/prepare';
+
+export const PUT = idRoute('work', waitEditSchema, saveWait);

@@ -1,0 +1,65 @@
+import { requireNumber } from '../errors';
+import { liftHeight, type Stand } from '../procedure/lift';
+
+/** What is known of a vehicle where it is lifted. Lengths mm, masses kg. */
+export interface Lifted {
+  /** Front axle or coupling to the axle worked on. */
+  wheelbase: number;
+  /** Ground to the frame's underside where the stand goes, as it stands. */
+  frame: number;
+  /** How far the stand stands from the axle, towards the other one. */
+  ahead: number;
+  /** The hub's way from where it stands to hanging: the longer of before and after the work. */
+  droop: number;
+  /** Room under the tyre. */
+  clear: number;
+  /** What the tyre is pressed in by its load. */
+  squash: number;
+  /** On the axle, wheels and all. */
+  axleMass: number;
+}
+
+export interface LiftPlan {
+  /** Top of the stand at least, over the ground. */
+  least: number;
+  /** Where it is set to; null while no stand is named or it does not reach. */
+  set: number | null;
+  /** Its notch, counted from the lowest as 1. */
+  notch: number | null;
+  /** The frame rises by this at the stand, and by this at the axle. */
+  raise: number;
+  raiseAtAxle: number;
+  /** Left under the tyre with the stand at its notch. */
+  clear: number;
+  /** Reach of a jack that sets it onto the stand. */
+  jack: number;
+  /** What the jack lifts where the stand goes, by the moments about the other axle, kg; and what each stand carries. */
+  lifts: number;
+  eachStand: number;
+}
+
+/** With the wheel on this much under the tyre is enough, mm. Common practice. */
+export const UNDER_TYRE = 25;
+
+/**
+ * How high the frame is held so that the axle hangs free. The vehicle turns about its other axle: what the frame rises at the stand it rises more
+ * at the axle, and the stands carry more than the axle weighs. @throws CoreError for what is out of range
+ */
+export function liftPlan(at: Lifted, stand: Stand | null): LiftPlan {
+  requireNumber('wheelbase', at.wheelbase, 500, 20_000);
+  requireNumber('ahead', at.ahead, -3000, 0.8 * at.wheelbase);
+  requireNumber('axleMass', at.axleMass, 20, 30_000);
+  const share = (at.wheelbase - at.ahead) / at.wheelbase;
+  const wanted = (at.droop + at.squash + at.clear) * share;
+  const any: Stand = stand ?? { lowest: 0, highest: 3000, notch: 1 };
+  const { least, set, jack } = liftHeight(at.frame, 0, wanted, 0, any);
+  const stood = stand && set !== null ? set : null;
+  const raise = (stood ?? least) - at.frame;
+  const lifts = at.axleMass / share;
+  return {
+    ...{ least, set: stood, raise, raiseAtAxle: raise / share, lifts, eachStand: lifts / 2 },
+    jack: stand ? jack : least,
+    notch: stood === null ? null : Math.round((stood - any.lowest) / any.notch) + 1,
+    clear: raise / share - at.droop - at.squash,
+  };
+}

@@ -1,0 +1,137 @@
+// What lies there before the work: parts, what takes days, tools.
+import {
+  arrivalSchema,
+  baySchema,
+  neededPartSchema,
+  waitSchema,
+  type NeededEdit,
+  type NewArrival,
+  type NewBay,
+  type WaitEdit,
+} from '@/contracts/needed';
+import { fastenerSizeSchema, toolSchema, type NewFastenerSize, type ToolEdit } from '@/contracts/tool';
+import { type Tx } from './client';
+import { insertOnce } from './insertOnce';
+
+const BY = (alias: string) =>
+  `(SELECT p.name FROM person p WHERE p.shop_id = ${alias}.shop_id AND p.id = ${alias}.person_id) AS person`;
+
+export const jobNeeded = (tx: Tx, id: string) =>
+  tx.rows(
+    neededPartSchema,
+    `SELECT n.id, n.need, n.what, n.wanted, n.state, n.source, n.orders, to_char(n.due_on, 'YYYY-MM-DD') AS "dueOn",
+            n.shelf_item_id AS "shelfItemId", n.version, n.updated_at AS "updatedAt", ${BY('n')}
+       FROM needed_part n WHERE n.job_axle_id = $1 ORDER BY n.need`,
+    [id],
+  );
+
+export const insertNeeded = (tx: Tx, jobAxleId: string, n: NeededEdit) =>
+  tx.run(
+    `INSERT INTO needed_part (shop_id, id, job_axle_id, need, what, wanted, state, source, orders, due_on, shelf_item_id, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) ON CONFLICT DO NOTHING`,
+    [
+      ...[tx.shop, n.id, jobAxleId, n.need, n.what, n.wanted, n.state, n.source, n.orders, n.dueOn, n.shelfItemId],
+      tx.person,
+    ],
+  );
+
+/** Changes a line that still is at its version; 0 rows otherwise. */
+export const updateNeeded = (tx: Tx, jobAxleId: string, n: NeededEdit) =>
+  tx.run(
+    `UPDATE needed_part SET what = $4, wanted = $5, state = $6, source = $7, orders = $8, due_on = $9, shelf_item_id = $10,
+            person_id = $11, version = version + 1, updated_at = clock_timestamp()
+      WHERE id = $1 AND job_axle_id = $2 AND version = $3`,
+    [n.id, jobAxleId, n.version, n.what, n.wanted, n.state, n.source, n.orders, n.dueOn, n.shelfItemId, tx.person],
+  );
+
+/** The last reading of every size of every piece. */
+export const jobArrivals = (tx: Tx, id: string) =>
+  tx.rows(
+    arrivalSchema,
+    `SELECT DISTINCT ON (a.need, a.piece, a.size) a.id, a.need, a.piece, a.size, a.typed, a.value, a.read_at AS "readAt", ${BY('a')}
+       FROM arrival_reading a WHERE a.job_axle_id = $1 ORDER BY a.need, a.piece, a.size, a.read_at DESC`,
+    [id],
+  );
+
+export const insertArrival = (tx: Tx, jobAxleId: string, a: NewArrival) =>
+  insertOnce(tx, 'arrival_reading', { ...a, job_axle_id: jobAxleId, person_id: tx.person });
+
+export const jobWaits = (tx: Tx, id: string) =>
+  tx.rows(
+    waitSchema,
+    `SELECT w.id, w.what, w.days, w.after_wait AS "afterWait", w.done, w.struck, w.version, w.updated_at AS "updatedAt", ${BY('w')}
+       FROM job_wait w WHERE w.job_axle_id = $1 AND NOT w.struck ORDER BY w.updated_at, w.id`,
+    [id],
+  );
+
+export const insertWait = (tx: Tx, jobAxleId: string, w: WaitEdit) =>
+  tx.run(
+    `INSERT INTO job_wait (shop_id, id, job_axle_id, what, days, after_wait, done, struck, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT DO NOTHING`,
+    [tx.shop, w.id, jobAxleId, w.what, w.days, w.afterWait, w.done, w.struck, tx.person],
+  );
+
+export const updateWait = (tx: Tx, jobAxleId: string, w: WaitEdit) =>
+  tx.run(
+    `UPDATE job_wait SET what = $4, days = $5, after_wait = $6, done = $7, struck = $8, person_id = $9, version = version + 1,
+            updated_at = clock_timestamp() WHERE id = $1 AND job_axle_id = $2 AND version = $3`,
+    [w.id, jobAxleId, w.version, w.what, w.days, w.afterWait, w.done, w.struck, tx.person],
+  );
+
+export const jobBay = (tx: Tx, id: string) =>
+  tx.rows(
+    baySchema,
+    `SELECT to_char(b.bay_on, 'YYYY-MM-DD') AS "bayOn", b.rusty, b.soak_days AS "soakDays", b.first_time AS "firstTime",
+            b.stand_id AS "standId" FROM job_bay b WHERE b.job_axle_id = $1 ORDER BY b.set_at DESC LIMIT 1`,
+    [id],
+  );
+
+export const insertBay = (tx: Tx, jobAxleId: string, b: NewBay) =>
+  insertOnce(tx, 'job_bay', {
+    ...{ id: b.id, job_axle_id: jobAxleId, bay_on: b.bayOn, rusty: b.rusty, soak_days: b.soakDays },
+    ...{ first_time: b.firstTime, stand_id: b.standId, person_id: tx.person },
+  });
+
+const TOOL = `t.id, t.kind, t.name, t.across, t.across_typed AS "acrossTyped", t.low, t.low_typed AS "lowTyped", t.high,
+  t.high_typed AS "highTyped", t.notch, t.notch_typed AS "notchTyped", t.capacity, t.capacity_typed AS "capacityTyped", t.place,
+  t.state, t.gone, t.version, t.updated_at AS "updatedAt"`;
+
+export const shopTools = (tx: Tx) =>
+  tx.rows(toolSchema, `SELECT ${TOOL}, ${BY('t')} FROM shop_tool t WHERE NOT t.gone ORDER BY t.kind, t.name, t.id`);
+
+const TOOL_VALUES = (t: ToolEdit) => [
+  ...[t.kind, t.name, t.across, t.acrossTyped, t.low, t.lowTyped, t.high, t.highTyped],
+  ...[t.notch, t.notchTyped, t.capacity, t.capacityTyped, t.place, t.state, t.gone],
+];
+
+export const insertTool = (tx: Tx, t: ToolEdit) =>
+  tx.run(
+    `INSERT INTO shop_tool (shop_id, id, person_id, kind, name, across, across_typed, low, low_typed, high, high_typed, notch,
+                            notch_typed, capacity, capacity_typed, place, state, gone)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18) ON CONFLICT DO NOTHING`,
+    [tx.shop, t.id, tx.person, ...TOOL_VALUES(t)],
+  );
+
+export const updateTool = (tx: Tx, t: ToolEdit) =>
+  tx.run(
+    `UPDATE shop_tool SET person_id = $3, kind = $4, name = $5, across = $6, across_typed = $7, low = $8, low_typed = $9, high = $10,
+            high_typed = $11, notch = $12, notch_typed = $13, capacity = $14, capacity_typed = $15, place = $16, state = $17,
+            gone = $18, version = version + 1, updated_at = clock_timestamp() WHERE id = $1 AND version = $2`,
+    [t.id, t.version, tx.person, ...TOOL_VALUES(t)],
+  );
+
+/** The last size of every joint of the axle a job works on. */
+export const jobFastenerSizes = (tx: Tx, id: string) =>
+  tx.rows(
+    fastenerSizeSchema,
+    `SELECT DISTINCT ON (f.joint) f.joint, f.across, f.across_typed AS "acrossTyped", f.note, f.read_at AS "readAt", ${BY('f')}
+       FROM fastener_size f JOIN job_axle x ON x.shop_id = f.shop_id AND x.axle_id = f.axle_id
+      WHERE x.id = $1 ORDER BY f.joint, f.read_at DESC`,
+    [id],
+  );
+
+export const insertFastenerSize = (tx: Tx, axleId: string, f: NewFastenerSize) =>
+  insertOnce(tx, 'fastener_size', {
+    ...{ id: f.id, axle_id: axleId, joint: f.joint, across: f.across, across_typed: f.acrossTyped },
+    ...{ note: f.note, person_id: tx.person },
+  });

@@ -1,0 +1,253 @@
+'use client';
+import { type JobView } from '@/contracts/job';
+import { pairOnSketch, railOf, VehicleBody } from '../drawing/VehicleSketch';
+import { Dimension } from '../drawing/Dimension';
+import { fit, type Scale } from '../drawing/scale';
+import { ScaleBar } from '../drawing/ScaleBar';
+import { useRoom } from '../drawing/useRoom';
+import { useLengthText } from '../measured/Figure';
+import { useView } from '../theme/View';
+import { sketchedAxles } from '../frame/VehicleHead';
+import { type Lift } from './useLift';
+
+/** Where nothing is read yet the vehicle is drawn as it stands, with this much of a wheel, mm. */
+const WHEEL = 0.125;
+const TABLE = 292;
+
+/** The vehicle from its left on its stands, to scale: chocked, held, the axle hanging free of the ground. */
+export function LiftStage({ view, lift }: { view: JobView; lift: Lift }) {
+  const [ref, width, room] = useRoom<HTMLElement>(760);
+  const { lengths } = useView();
+  const text = useLengthText();
+  const { form, wheelbase } = view.vehicle;
+  const { at, plan, stand } = lift;
+  const hub = view.readings.find((r) => r.point === 'groundToHub' && r.phase === 'before')?.value ?? null;
+  const radius = hub ?? Math.min(0.17, Math.max(0.1, (WHEEL * 3300) / Math.max(wheelbase, 1500))) * wheelbase;
+  const rear = view.axle.position === 'rear';
+  const [own, other] = rear ? [wheelbase, 0] : [0, wheelbase];
+  const hitched = form === 'trailer' || form === 'fifthWheel';
+  const ahead = lift.ahead ?? wheelbase * 0.2;
+  const standX = own + (rear ? -ahead : ahead);
+  const frame = lift.frame ?? railOf(form) * wheelbase;
+  const top = plan ? (plan.set ?? plan.least) : frame;
+  // The frame turns about the wheels that stay down: what it rises is nothing there and most at the axle that is lifted.
+  const rise = (x: number) => (plan ? (plan.raiseAtAxle * (x - other)) / (own - other) : 0);
+  const hangs = at && plan ? radius + at.squash + plan.clear : radius;
+  const narrow = width < 720;
+  const across = narrow ? width : width - TABLE;
+  const s = fit(
+    { left: -0.34 * wheelbase, right: 1.36 * wheelbase, top: 0.66 * wheelbase + Math.max(0, rise(own)), bottom: 0 },
+    across,
+    { left: 14, right: 14, top: 8, bottom: 46 },
+    Number.isFinite(room) ? room : Infinity,
+  );
+  const ground = s.y(0);
+  const turned = (-180 / Math.PI) * Math.atan((plan ? plan.raiseAtAxle : 0) / (own - other));
+  const shift = frame - railOf(form) * wheelbase;
+  const places = {
+    x: (v: number) => s.x(v * wheelbase),
+    y: (v: number) => s.y(v * wheelbase + shift),
+  };
+  const pair = sketchedAxles(view).find((a) => a.touched)?.pair ?? false;
+  const wheels = pair ? pairOnSketch().map((off) => own + off * wheelbase) : [own];
+  const rows: [string, string, 'new' | ''][] = plan
+    ? [
+        [
+          stand ? `${stand.name}${plan.notch === null ? '' : `, notch ${plan.notch}`}` : 'stands, at least',
+          text(plan.set ?? plan.least),
+          'new',
+        ],
+        ['frame there, as it stands', text(frame), ''],
+        ['frame rises at the axle', text(plan.raiseAtAxle), ''],
+        ['axle drops away', text(at!.droop), ''],
+        ['tyre clear by', text(plan.clear), 'new'],
+        ['jack reaches', text(plan.jack), ''],
+      ]
+    : [];
+  return (
+    <figure className="figure-sheet lift-stage" ref={ref}>
+      <svg
+        className="drawing"
+        viewBox={`0 0 ${width} ${Math.max(s.height, Number.isFinite(room) ? room : 0).toFixed(1)}`}
+        role="img"
+        aria-label={
+          plan
+            ? `The vehicle on its stands: frame at ${text(top)}, tyre clear of the ground by ${text(plan.clear)}`
+            : 'The vehicle as it stands; where it is held is not known yet'
+        }
+      >
+        <Ground s={s} to={across} />
+        <g transform={`rotate(${turned.toFixed(3)} ${s.x(other)} ${s.y(frame)})`}>
+          <VehicleBody form={form} x={places.x} y={places.y} />
+        </g>
+        {hitched ? (
+          <path
+            d={`M${s.x(0) - 14} ${ground}L${s.x(0)} ${s.y(frame) + 4}L${s.x(0) + 14} ${ground}Z`}
+            fill="var(--steel)"
+            stroke="var(--ink)"
+            strokeWidth="1.6"
+          />
+        ) : (
+          <>
+            <Wheel s={s} x={other} y={radius} r={radius} />
+            <Chocks s={s} x={other} r={radius} />
+          </>
+        )}
+        {wheels.map((x) => (
+          <g key={x}>
+            {plan ? <Wheel s={s} x={x} y={radius} r={radius} ghost /> : null}
+            <Wheel s={s} x={x} y={hangs} r={radius + (plan ? at!.squash : 0)} touched />
+          </g>
+        ))}
+        <Stand s={s} x={standX} top={top} known={plan !== null} />
+        {plan ? (
+          <>
+            <Dimension s={s} at={s.x(standX) - 26} from={0} to={top} ink="new" text={text(top)} />
+            <path d={`M${s.x(own) - 10} ${s.y(0)}V${s.y(plan.clear)}`} stroke="var(--new)" strokeWidth="3" />
+            <text x={s.x(own) + 8} y={ground - 8} className="num" style={{ fill: 'var(--new)' }}>
+              {text(plan.clear)}
+            </text>
+          </>
+        ) : null}
+        <text x={s.x(standX)} y={ground + 18} textAnchor="middle">
+          stands
+        </text>
+        {hitched ? (
+          <text x={s.x(other)} y={ground + 18} textAnchor="middle">
+            nose held
+          </text>
+        ) : (
+          <text x={s.x(other)} y={ground + 18} textAnchor="middle">
+            chocked both ways
+          </text>
+        )}
+        <ScaleBar s={s} across={1.7 * wheelbase} lengths={lengths} left={14} top={s.height - 10}>
+          {view.states[0]?.name ?? ''}
+        </ScaleBar>
+        {narrow
+          ? null
+          : rows.map(([name, value, ink], k) => (
+              <g key={name} className={ink}>
+                <text x={across + 16} y={34 + 34 * k} style={ink ? { fill: 'var(--new)' } : {}}>
+                  {name.length > 26 ? `${name.slice(0, 25)}…` : name}
+                </text>
+                <text
+                  x={width - 6}
+                  y={34 + 34 * k}
+                  textAnchor="end"
+                  className="num strong"
+                  style={ink ? { fill: 'var(--new)' } : {}}
+                >
+                  {value}
+                </text>
+                <path d={`M${across + 16} ${42 + 34 * k}H${width - 6}`} stroke="var(--rule)" strokeWidth="1" />
+              </g>
+            ))}
+      </svg>
+      {plan && narrow ? (
+        <dl className="facts">
+          {rows.map(([name, value]) => (
+            <div key={name} className="fact-row">
+              <dt>{name}</dt>
+              <dd className="figure">{value}</dd>
+            </div>
+          ))}
+        </dl>
+      ) : null}
+      {plan ? null : (
+        <figcaption className="lift-wants" style={narrow ? {} : { width: TABLE - 16 }}>
+          {lift.refused ? (
+            <p className="look">These figures cannot be: {lift.refused}.</p>
+          ) : (
+            <>
+              <p>How high it is held wants</p>
+              <ul>
+                {lift.wants.map((want) => (
+                  <li key={want}>{want}</li>
+                ))}
+              </ul>
+              <p>
+                <a href="#stands">read it here</a>
+              </p>
+            </>
+          )}
+        </figcaption>
+      )}
+    </figure>
+  );
+}
+
+/** The floor, hatched. */
+function Ground({ s, to }: { s: Scale; to: number }) {
+  const y = s.y(0);
+  const hatch = Array.from({ length: Math.floor(to / 12) }, (_, k) => `M${12 * k + 8} ${y}l-7 7`).join('');
+  return (
+    <>
+      <path d={hatch} stroke="var(--graphite)" strokeWidth="0.7" />
+      <line x1={0} x2={to} y1={y} y2={y} stroke="var(--ink)" strokeWidth="2" />
+    </>
+  );
+}
+
+function Wheel({
+  s,
+  x,
+  y,
+  r,
+  ghost = false,
+  touched = false,
+}: {
+  s: Scale;
+  x: number;
+  y: number;
+  r: number;
+  ghost?: boolean;
+  touched?: boolean;
+}) {
+  const place = s.at({ x, y });
+  const stroke = ghost ? 'var(--graphite)' : 'var(--ink)';
+  const px = r * s.perMm;
+  return (
+    <g fill="none" stroke={stroke} strokeDasharray={ghost ? '4 4' : undefined}>
+      <circle {...place} r={px} strokeWidth={ghost ? 1 : 2} fill={ghost ? 'none' : 'var(--sheet)'} />
+      {ghost ? null : <circle {...place} r={px * 0.45} strokeWidth="1" />}
+      {ghost ? null : <circle {...place} r={2.5} fill="var(--ink)" />}
+      {touched ? <circle {...place} r={px + 5} stroke="var(--new)" strokeWidth="2" /> : null}
+    </g>
+  );
+}
+
+/** Before and behind a wheel that stays on the ground. */
+function Chocks({ s, x, r }: { s: Scale; x: number; r: number }) {
+  const [px, y, size] = [s.x(x), s.y(0), r * s.perMm];
+  return (
+    <path
+      d={[-1, 1]
+        .map(
+          (d) =>
+            `M${px + d * size * 0.55} ${y}L${px + d * size * 0.82} ${y - size * 0.42}L${px + d * size * 1.3} ${y}Z`,
+        )
+        .join('')}
+      fill="var(--ink)"
+    />
+  );
+}
+
+/** A stand under the frame; dotted while nothing says how high. */
+function Stand({ s, x, top, known }: { s: Scale; x: number; top: number; known: boolean }) {
+  const [px, y, head] = [s.x(x), s.y(0), s.y(top)];
+  const tall = y - head;
+  const line = { stroke: known ? 'var(--ink)' : 'var(--graphite)', strokeDasharray: known ? undefined : '2 4' };
+  return (
+    <g {...line} strokeWidth="1.6" strokeLinejoin="round">
+      <path
+        d={`M${px - tall * 0.3} ${y}L${px - tall * 0.1} ${head + tall * 0.3}h${tall * 0.2}L${px + tall * 0.3} ${y}Z`}
+        fill={known ? 'var(--steel)' : 'none'}
+      />
+      <path
+        d={`M${px} ${head + tall * 0.3}V${head + 4}M${px - 11} ${head}h22v4h-22z`}
+        fill={known ? 'var(--ink)' : 'none'}
+      />
+    </g>
+  );
+}

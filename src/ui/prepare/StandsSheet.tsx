@@ -1,0 +1,95 @@
+'use client';
+import { type ToolRow } from '@/contracts/tool';
+import { LIFTING_POINT_IDS, LIFTING_POINTS } from '@/core/sheet/lifting';
+import { Chips } from '../controls/Chips';
+import { Marked } from '../controls/Mark';
+import { ProblemNote } from '../job/ProblemNote';
+import { type JobHandle } from '../job/useJob';
+import { useLengthText } from '../measured/Figure';
+import { useQuantityText } from '../measured/Quantity';
+import { ReadingField } from '../measured/ReadingField';
+import { useBay } from './useBay';
+import { type Lift } from './useLift';
+
+/** Where the vehicle is held: two readings and a pair of stands; what they must reach and carry. */
+export function StandsSheet({ job, lift, tools }: { job: JobHandle; lift: Lift; tools: readonly ToolRow[] }) {
+  const { setBay, problem } = useBay(job);
+  const text = useLengthText();
+  const quantity = useQuantityText();
+  const stands = tools.filter((t) => t.kind === 'stand' && t.state === 'here');
+  const { plan, stand, at } = lift;
+  return (
+    <div className="dock-columns">
+      <section aria-label="Where it is held">
+        <div className="grid-fields">
+          {LIFTING_POINT_IDS.map((point) => (
+            <div key={point}>
+              <ReadingField job={job} point={point} />
+              <p className="muted small">{LIFTING_POINTS[point].howTo}</p>
+            </div>
+          ))}
+        </div>
+        {stands.length > 0 ? (
+          <Chips
+            label="Under the frame stand"
+            shown
+            options={stands.map((t) => ({ id: t.id, name: t.name }))}
+            value={stand?.id ?? null}
+            onPick={(standId) => setBay({ standId })}
+          />
+        ) : (
+          <p className="muted">
+            The shop’s stands come from its <a href="#tools">tools</a>: lowest, highest, from notch to notch, what each
+            carries.
+          </p>
+        )}
+        <ProblemNote problem={problem} />
+      </section>
+      <section aria-label="What they must reach and carry">
+        {plan && at ? (
+          <ul className="stored">
+            <li>
+              Top of the stands at least <strong className="figure">{text(plan.least)}</strong>, so that the tyre hangs{' '}
+              <span className="figure">{text(at.clear)}</span> over the ground or more.
+            </li>
+            {stand && plan.set === null ? (
+              <li>
+                <span className="stop-word">STOP</span> {stand.name} do not reach it{' '}
+                {stand.high === null ? '(how high they go is not written down)' : `: they end at ${text(stand.high)}`}.
+                No timber on or under a stand: take higher ones.
+              </li>
+            ) : null}
+            <li>
+              Each stand carries <strong className="figure">{quantity(plan.eachStand, 'mass')}</strong>; the jack lifts{' '}
+              <strong className="figure">{quantity(plan.lifts, 'mass')}</strong> there, by the moments about the other
+              axle.
+              {stand && stand.capacity !== null && stand.capacity < plan.eachStand ? (
+                <>
+                  {' '}
+                  <span className="stop-word">STOP</span> {stand.name} carry {quantity(stand.capacity, 'mass')} each.
+                </>
+              ) : null}
+              {stand && stand.capacity === null ? (
+                <>
+                  {' '}
+                  <Marked kind="look">what {stand.name} carry is not written down</Marked>
+                </>
+              ) : null}
+            </li>
+          </ul>
+        ) : (
+          <p className="muted">
+            {lift.refused ? `These figures cannot be: ${lift.refused}.` : `Wants: ${lift.wants.join('; ')}.`}
+          </p>
+        )}
+        <ul className="muted small">
+          <li>Frame and axle are each held on stands; a jack lifts and never holds.</li>
+          <li>Wheels that stay down are chocked both ways, on level firm ground; park brake on.</li>
+          <li>No timber under a stand: it splits, and it tips. Shake the vehicle before going under.</li>
+          <li>A hoist’s pads go where the maker says; look that bolts can be drawn out past its arms.</li>
+          <li>Local rules for lifting gear and its proving dates come first.</li>
+        </ul>
+      </section>
+    </div>
+  );
+}

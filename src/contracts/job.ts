@@ -8,6 +8,7 @@ import { costLineSchema } from './cost';
 import { closingSchema, defectSchema } from './defect';
 import { dueSchema, odometerSchema } from './due';
 import { findingSchema, shopLimitSchema } from './finding';
+import { incidentSchema, legThreadSchema } from './incident';
 import { featureSchema, kitItemSchema } from './kit';
 import { stateSchema } from './loads';
 import { leafSchema, packSchema } from './pack';
@@ -62,6 +63,9 @@ export const axleViewSchema = z.object({
   torqueReadings: z.array(torqueReadingSchema),
   /** The last word of every step of the work. */
   ticks: z.array(stepTickSchema),
+  /** What went wrong at them or was found, and what stands out of each nut of the U-bolts. */
+  incidents: z.array(incidentSchema),
+  legThreads: z.array(legThreadSchema),
   /** How what the plan takes stands, what of it was measured on arrival, and what takes days before the work. */
   needed: z.array(neededPartSchema),
   arrivals: z.array(arrivalSchema),

@@ -32,7 +32,7 @@ export function orderOfWork(view: AxleView): OrderOfWork | null {
   if (!procedure) return null;
   const { start, operations, hazards } = procedure;
   const composed = compose(start, operations, hazards);
-  const done = new Set(view.ticks.filter((t) => t.done).map((t) => t.step));
+  const done = new Set(view.ticks.filter((t) => t.done && !t.disputed).map((t) => t.step));
   const order = composed.steps.map(({ operation }) => operation);
   return { ...composed, done, progress: progressOf(start, order, done, hazards) };
 }

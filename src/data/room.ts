@@ -14,6 +14,8 @@ const MOST = {
   arrival_reading: { column: 'job_axle_id', most: 5000, what: 'sizes read on arrival' },
   job_wait: { column: 'job_axle_id', most: 200, what: 'things that take days' },
   job_bay: { column: 'job_axle_id', most: 5000, what: 'days in the bay' },
+  incident: { column: 'job_axle_id', most: 1000, what: 'things that went wrong' },
+  leg_thread: { column: 'job_axle_id', most: 1000, what: 'readings of threads' },
   step_tick: { column: 'job_axle_id', most: 5000, what: 'ticks' },
   kit_item: { column: 'job_id', most: 500, what: 'things on its list' },
   side_finding: { column: 'vehicle_id', most: 2000, what: 'findings by the way' },

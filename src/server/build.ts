@@ -7,6 +7,7 @@ import { type JobView } from '@/contracts/job';
 import { leftOpenOfJob } from '@/contracts/openList';
 import { notFound, ProblemError } from '@/contracts/problem';
 import { assembledOf } from '@/contracts/sheet';
+import { WANTS_PART, type NewIncident, type NewLegThread } from '@/contracts/incident';
 import { type NewStepTick } from '@/contracts/stepTick';
 import { type NewTorque, type NewTorqueReading } from '@/contracts/torque';
 import { boltsOf, notFinal, RETORQUE } from '@/core/fastener/joints';
@@ -20,7 +21,9 @@ import { endDefect, insertClosing, insertDefect, markClosed } from '@/data/defec
 import { insertDue } from '@/data/due';
 import * as jobs from '@/data/job';
 import { requireRoom } from '@/data/room';
-import { insertTick } from '@/data/stepTick';
+import { insertSideFinding } from '@/data/inspect';
+import { insertNeeded } from '@/data/prepare';
+import { insertIncident, insertLegThread, insertTick } from '@/data/stepTick';
 import { insertTorque, insertTorqueReading } from '@/data/torque';
 import { loadJob } from './jobs';
 import { solveCentral } from './solve';
@@ -99,6 +102,47 @@ export async function tickStep(tx: Tx, jobAxleId: string, given: NewStepTick): P
     });
   await requireRoom(tx, 'step_tick', jobAxleId);
   await insertTick(tx, jobAxleId, given);
+  return loadJob(tx, jobAxleId);
+}
+
+/**
+ * Writes down what went wrong or was found at a step. What seized, snapped or was wrong comes to the list of parts, what was found by the way to
+ * the vehicle's findings, in the same breath.
+ */
+export async function noteIncident(tx: Tx, jobAxleId: string, given: NewIncident): Promise<JobView> {
+  const { job, vehicle } = await loadJob(tx, jobAxleId);
+  await requireRoom(tx, 'incident', jobAxleId);
+  if (await insertIncident(tx, jobAxleId, given)) {
+    if (WANTS_PART.includes(given.kind)) {
+      await requireRoom(tx, 'needed_part', jobAxleId);
+      await insertNeeded(tx, jobAxleId, {
+        ...{
+          id: given.id,
+          need: `own:${given.id}`,
+          what: given.what,
+          wanted: 1,
+          state: 'toOrder',
+          source: '',
+          orders: '',
+        },
+        ...{ dueOn: null, shelfItemId: null, version: 0 },
+      });
+    }
+    if (given.kind === 'found') {
+      await requireRoom(tx, 'side_finding', vehicle.id);
+      await insertSideFinding(tx, {
+        ...{ id: given.id, what: given.what, urgency: 'soon', jobId: job.id, vehicleId: vehicle.id },
+      });
+    }
+  }
+  return loadJob(tx, jobAxleId);
+}
+
+/** Writes down how much thread stands out beyond the nut of a leg. */
+export async function readLegThread(tx: Tx, jobAxleId: string, given: NewLegThread): Promise<JobView> {
+  await loadJob(tx, jobAxleId);
+  await requireRoom(tx, 'leg_thread', jobAxleId);
+  await insertLegThread(tx, jobAxleId, given);
   return loadJob(tx, jobAxleId);
 }
 

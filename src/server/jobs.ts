@@ -22,7 +22,7 @@ import { currentReadings, jobDays } from '@/data/reading';
 import { vehicleAxles } from '@/data/shop';
 import { together } from '@/data/together';
 import { jobArrivals, jobBay, jobFastenerSizes, jobNeeded, jobWaits } from '@/data/prepare';
-import { jobTicks } from '@/data/stepTick';
+import { jobIncidents, jobLegThreads, jobTicks } from '@/data/stepTick';
 import { jobTorqueReadings, jobTorques } from '@/data/torque';
 
 /** What each part of a job's view is read by; all of one list are read as one statement. */
@@ -54,6 +54,8 @@ const OF_JOB = {
   torques: jobTorques,
   torqueReadings: jobTorqueReadings,
   ticks: jobTicks,
+  incidents: jobIncidents,
+  legThreads: jobLegThreads,
   needed: jobNeeded,
   arrivals: jobArrivals,
   waits: jobWaits,

@@ -47,6 +47,7 @@ const GATES: Record<string, Need> = {
         'GET jobs/[id]/owner',
         'GET jobs/[id]/calendar',
         'GET jobs/[id]/parts-list',
+        'GET jobs/[id]/print',
         'GET tools',
       ],
     ].map((route) => [route, 'read' as const]),
@@ -62,6 +63,7 @@ const GATES: Record<string, Need> = {
       ],
       ...['axles', 'days', 'failures', 'features', 'findings', 'kit', 'odometer', 'outcomes', 'photos', 'predictions']
         .concat('press', 'press-file', 'readings', 'side-findings', 'steps', 'survey', 'torque-readings', 'arrivals', 'fastener-sizes')
+        .concat('incidents', 'leg-threads')
         .map((of) => `POST jobs/[id]/${of}`),
       ...['loads', 'owner', 'pack', 'seen', 'vehicle'].map((of) => `PUT jobs/[id]/${of}`),
     ].map((route) => [route, 'note' as const]),

@@ -4,6 +4,8 @@ import { lengthRule } from '../units/rules';
 /** What of a part in hand is held against what was called for. */
 export const ARRIVAL_SIZES = {
   ...PART_DIMENSIONS,
+  front: { ...PART_DIMENSIONS.front, name: 'pin to front end' },
+  rear: { ...PART_DIMENSIONS.rear, name: 'pin to rear end' },
   camber: { name: 'free camber', rule: lengthRule(-300, 500) },
   underHead: { name: 'under the head', rule: lengthRule(5, 300) },
 } as const satisfies Record<string, PartDimension>;

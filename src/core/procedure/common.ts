@@ -81,6 +81,7 @@ export function getUp(words: Words = ONE_AXLE): Operation[] {
     },
     {
       ...{
+        picture: true,
         id: 'freeLines',
         side: null,
         act: 'Unclip brake hose, pipes, park-brake cable, sensor wires and breather from axle and frame',

@@ -21,6 +21,8 @@ export interface Operation {
   caution?: string;
   /** To be looked at or noted before something comes off that can go back two ways. */
   mark?: string;
+  /** A picture is asked for before it is ticked: what can go back two ways, or is seen no more. */
+  picture?: boolean;
   /** What stays loose afterwards, and until when. */
   loose?: string;
 }

@@ -129,14 +129,50 @@ CREATE TABLE fastener_size (
 );
 CREATE INDEX fastener_size_latest ON fastener_size (shop_id, axle_id, joint, read_at DESC);
 
+-- A step ticked without what was asked for it says why; one that lay on a tablet without a network says when it was made, so that two that knew nothing of one another are told apart.
+ALTER TABLE step_tick ADD COLUMN note text NOT NULL DEFAULT '' CHECK (length(note) <= 300);
+ALTER TABLE step_tick ADD COLUMN made_at timestamptz;
+
+-- What went wrong or was found while the work was done. Never changed.
+CREATE TABLE incident (
+  shop_id uuid NOT NULL,
+  id uuid NOT NULL,
+  job_axle_id uuid NOT NULL,
+  step text CHECK (length(step) <= 60),
+  kind text NOT NULL CHECK (kind IN ('seized', 'snapped', 'wrongPart', 'brokenTool', 'found')),
+  what text NOT NULL CHECK (length(what) BETWEEN 1 AND 160),
+  person_id uuid NOT NULL,
+  happened_at timestamptz NOT NULL DEFAULT clock_timestamp(),
+  PRIMARY KEY (shop_id, id),
+  FOREIGN KEY (shop_id, job_axle_id) REFERENCES job_axle (shop_id, id),
+  FOREIGN KEY (shop_id, person_id) REFERENCES person (shop_id, id)
+);
+CREATE INDEX incident_of ON incident (shop_id, job_axle_id);
+
+-- Thread that stands out beyond the nut of one leg of a U-bolt. The last reading of a leg counts. Never changed.
+CREATE TABLE leg_thread (
+  shop_id uuid NOT NULL,
+  id uuid NOT NULL,
+  job_axle_id uuid NOT NULL,
+  leg text NOT NULL CHECK (length(leg) BETWEEN 1 AND 60),
+  typed text NOT NULL CHECK (length(typed) BETWEEN 1 AND 160),
+  value double precision NOT NULL CHECK (value BETWEEN 0 AND 300),
+  person_id uuid NOT NULL,
+  read_at timestamptz NOT NULL DEFAULT clock_timestamp(),
+  PRIMARY KEY (shop_id, id),
+  FOREIGN KEY (shop_id, job_axle_id) REFERENCES job_axle (shop_id, id),
+  FOREIGN KEY (shop_id, person_id) REFERENCES person (shop_id, id)
+);
+CREATE INDEX leg_thread_latest ON leg_thread (shop_id, job_axle_id, leg, read_at DESC);
+
 DO $$
 DECLARE name text;
 BEGIN
-  FOREACH name IN ARRAY ARRAY['needed_part', 'arrival_reading', 'job_wait', 'shop_tool', 'job_bay', 'fastener_size'] LOOP
+  FOREACH name IN ARRAY ARRAY['needed_part', 'arrival_reading', 'job_wait', 'shop_tool', 'job_bay', 'fastener_size', 'incident', 'leg_thread'] LOOP
     EXECUTE format('ALTER TABLE %I ENABLE ROW LEVEL SECURITY', name);
     EXECUTE format('ALTER TABLE %I FORCE ROW LEVEL SECURITY', name);
     EXECUTE format('CREATE POLICY own_shop ON %I USING (shop_id = nullif(current_setting(''gravelwort.shop'', true), '''')::uuid)', name);
   END LOOP;
 END $$;
 GRANT SELECT, INSERT, UPDATE ON needed_part, job_wait, shop_tool TO gravelwort_app;
-GRANT SELECT, INSERT ON arrival_reading, job_bay, fastener_size TO gravelwort_app;
+GRANT SELECT, INSERT ON arrival_reading, job_bay, fastener_size, incident, leg_thread TO gravelwort_app;

@@ -2,51 +2,181 @@
 import { Input } from 'antd';
 import { useMemo, useState } from 'react';
 import { blocking, fitRows, unchecked, unsettled, type FitRow } from '@/contracts/fit';
+import { staysLoose } from '@/contracts/holds';
+import { type JobView } from '@/contracts/job';
 import { missingBeforeHeights } from '@/contracts/gates';
-import { orderOfWork } from '@/contracts/orderOfWork';
+import { looseJoints } from '@/contracts/openList';
+import { orderOfWork, type OrderOfWork } from '@/contracts/orderOfWork';
 import { SUPPORT_ITEMS } from '@/core/procedure/safety';
+import { quantityText } from '@/core/units/format';
+import { type UnitId } from '@/core/units/units';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
+import { Dock, Stage, Workbench } from '../frame/Workbench';
 import { ProblemNote } from '../job/ProblemNote';
 import { useJob, type JobHandle } from '../job/useJob';
+import { useOutbox } from '../job/useOutbox';
 import { useSend } from '../job/useSend';
 import { Clock } from '../measured/Clock';
 import { FitSheet } from './FitSheet';
-import { NextStep } from './NextStep';
+import { HeldDrawing, heldWords } from './HeldDrawing';
+import { IncidentSheet } from './IncidentSheet';
 import { OrderSheet } from './OrderSheet';
+import { OutboxBadge } from './OutboxBadge';
+import { plateOf, plateSide } from './plate';
+import { ReadPanel } from './ReadPanel';
+import { RunStage } from './RunStage';
 import { SafetyRow } from './SafetyRow';
 import { TorqueSheet } from './TorqueSheet';
 import { useFacts } from './useFacts';
+import { useKeptPage } from './useKeptPage';
 
 export function BuildStation({ first, people, person }: StationProps) {
-  const job = useJob(first);
+  const name = people.find((p) => p.id === person)?.name ?? '';
+  const outbox = useOutbox(useJob(first), name);
+  const { job, say } = outbox;
   const { view } = job;
+  const kept = useKeptPage(view.id);
   const facts = useFacts(view);
   const rows = useMemo(() => fitRows(view, facts), [view, facts]);
   const order = useMemo(() => orderOfWork(view), [view]);
+  const [picked, setPicked] = useState<number | null>(null);
   // Measured afterwards and never ticked: the work was done without the list.
   const doneUnticked = view.outcomes.length > 0 && view.ticks.length === 0;
+  const running = view.build !== null && order !== null && !doneUnticked;
+  const next = running ? order.progress.next : null;
+  const side = plateSide(view, next);
+  const weightOn = order?.progress.facts.frame === 'on its wheels';
+  const plate = side ? plateOf(view, side, weightOn) : null;
+  const openTorques = looseJoints(view).length;
   return (
-    <JobFrame view={view} station="build" people={people} person={person} rows={facts ? rows : undefined}>
-      {view.build && order && !doneUnticked ? <NextStep job={job} order={order} /> : null}
-      <div className="sheets form-columns">
-        <div className="sheets">
-          <Sheet title="Before you loosen anything">
-            {SUPPORT_ITEMS.map((item) => (
-              <SafetyRow key={item} job={job} item={item} />
-            ))}
-            <p className="muted small">
-              Where brakes, steering or road approval are touched, local rules and licensed practice come first.
-            </p>
-          </Sheet>
-          <StartSheet job={job} rows={rows} />
+    <JobFrame
+      view={view}
+      station="build"
+      people={people}
+      person={person}
+      rows={facts ? rows : undefined}
+      fixed
+      middle={<OutboxBadge outbox={outbox} kept={kept} />}
+    >
+      <Workbench className="build">
+        <Stage title={running ? 'Step' : 'Before you begin'} aside={null}>
+          {running ? (
+            <RunStage outbox={outbox} order={order} plate={plate} picked={picked} onPick={setPicked} />
+          ) : (
+            <HeldDrawing view={view} facts={order?.progress.facts ?? {}} />
+          )}
+        </Stage>
+        <div className="verdict-column build-column">
+          {running ? (
+            <>
+              {plate ? (
+                <ReadPanel
+                  key={picked ?? plate.round?.next ?? 0}
+                  view={view}
+                  plate={plate}
+                  nut={picked ?? plate.round?.next ?? null}
+                  weightOn={weightOn}
+                  say={say}
+                  onRead={() => setPicked(null)}
+                />
+              ) : null}
+              <HoldsIt order={order} />
+              <StaysLoose view={view} />
+            </>
+          ) : (
+            <StartSheet job={job} rows={rows} />
+          )}
         </div>
-        <FitSheet job={job} rows={rows} />
-      </div>
-      <OrderSheet job={job} order={order} />
-      <TorqueSheet job={job} />
+        <Dock
+          below
+          label="More of Build"
+          first={view.build ? 'steps' : 'before'}
+          tabs={[
+            {
+              id: 'before',
+              name: 'before you loosen',
+              roomy: true,
+              children: (
+                <div className="sheets form-columns">
+                  <Sheet title="Before you loosen anything">
+                    {SUPPORT_ITEMS.map((item) => (
+                      <SafetyRow key={item} job={job} item={item} />
+                    ))}
+                    <p className="muted small">
+                      Where brakes, steering or road approval are touched, local rules and licensed practice come first.
+                    </p>
+                  </Sheet>
+                  <FitSheet job={job} rows={rows} />
+                </div>
+              ),
+            },
+            { id: 'steps', name: 'steps', roomy: !running, children: <OrderSheet outbox={outbox} order={order} /> },
+            {
+              id: 'torque',
+              name: 'torque',
+              roomy: true,
+              mark: openTorques > 0 ? { kind: 'open', word: String(openTorques) } : undefined,
+              children: <TorqueSheet job={job} />,
+            },
+            ...(view.build
+              ? [
+                  {
+                    id: 'wrong',
+                    name: 'snapped, seized, found',
+                    children: <IncidentSheet outbox={outbox} next={next} />,
+                  },
+                ]
+              : []),
+          ]}
+        />
+      </Workbench>
     </JobFrame>
+  );
+}
+
+/** What holds the vehicle just now. */
+function HoldsIt({ order }: { order: OrderOfWork }) {
+  return (
+    <section className="sheet" aria-label="What holds it">
+      <h3>What holds it</h3>
+      <p className="holds-it">{heldWords(order.progress.facts).join(', ')}</p>
+    </section>
+  );
+}
+
+/** Joints that wait for their figure, pivots last of all. */
+function StaysLoose({ view }: { view: JobView }) {
+  const loose = staysLoose(view);
+  return (
+    <section className="sheet" aria-label="Not final yet">
+      <header className="sheet-head">
+        <h3>Not final yet</h3>
+        <a href="#torque">{loose.length} joints</a>
+      </header>
+      <ul className="loose">
+        {loose.map(({ joint, name, pivot, value, unit }) => (
+          <li key={joint}>
+            <span>
+              {name} {pivot ? <span className="muted small">weight on first</span> : null}
+            </span>
+            <span className="figure">
+              {value === null ? (
+                <span className="muted">no figure</span>
+              ) : (
+                quantityText(value, (unit ?? 'N·m') as UnitId)
+              )}
+            </span>
+          </li>
+        ))}
+        {loose.length === 0 ? (
+          <li>
+            <Marked kind="done">every joint is final</Marked>
+          </li>
+        ) : null}
+      </ul>
+    </section>
   );
 }
 

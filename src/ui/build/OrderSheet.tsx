@@ -2,11 +2,12 @@
 import { schoolOf, standsBy, type OrderLine, type OrderOfWork, type Stand } from '@/contracts/orderOfWork';
 import { SCHOOLS } from '@/core/selection/schools';
 import { SchoolQuestion } from '../candidates/SchoolsSheet';
-import { Mark } from '../controls/Mark';
+import { Mark, Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
-import { type JobHandle } from '../job/useJob';
-import { spoken, StepNotes, useTick, type Tick } from './steps';
+import { type Outbox } from '../job/useOutbox';
+import { useSend } from '../job/useSend';
+import { spoken, StepNotes, type Tick } from './steps';
 
 const STANDS: Record<Stand, { title: string; held: string }> = {
   ground: { title: 'On the ground', held: 'it stands on its wheels' },
@@ -15,9 +16,13 @@ const STANDS: Record<Stand, { title: string; held: string }> = {
 };
 
 /** The steps of the plan in their order, with what holds it, what stays loose and what to look out for; ticked once the build has begun. */
-export function OrderSheet({ job, order }: { job: JobHandle; order: OrderOfWork | null }) {
+export function OrderSheet({ outbox, order }: { outbox: Outbox; order: OrderOfWork | null }) {
+  const { job, say } = outbox;
   const { view } = job;
-  const { problem, tick } = useTick(job);
+  const { problem, run } = useSend();
+  const tick: Tick = ({ id }, done) =>
+    void run(() => say('/steps', { id: crypto.randomUUID(), step: id, done, note: '' }));
+  const disputed = view.ticks.filter((t) => t.disputed);
   if (!order)
     return (
       <Sheet title="Order of the work">
@@ -42,6 +47,17 @@ export function OrderSheet({ job, order }: { job: JobHandle; order: OrderOfWork 
     >
       {order.refused ? <p className="stop-word">STOP: {order.refused.reason}</p> : null}
       <ProblemNote problem={problem} />
+      {disputed.map(({ step, person }) => {
+        const at = order.steps.find(({ operation }) => operation.id === step)?.operation;
+        return at ? (
+          <p key={step}>
+            <Marked kind="look">
+              Two said different things of “{spoken(at)}” without knowing of one another, {person} the last to reach the
+              server. It counts as not done until one of you says it again.
+            </Marked>
+          </p>
+        ) : null;
+      })}
       {asked.map((school) => (
         <SchoolQuestion key={school.id} job={job} school={school} />
       ))}

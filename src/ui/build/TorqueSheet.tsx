@@ -48,7 +48,7 @@ const LUBE_NAMES: Record<Lubrication, string> = {
   threadLocker: 'thread locker',
 };
 const STATE_NAMES: Record<WrenchState, string> = { weightOn: 'weight on the wheels', hanging: 'wheels hanging' };
-const WRENCH_NAMES: Record<Wrench, string> = {
+export const WRENCH_NAMES: Record<Wrench, string> = {
   click: 'clicking wrench',
   dial: 'wrench with a dial',
   electronic: 'electronic wrench',

@@ -1,18 +1,8 @@
 'use client';
 import { type Operation } from '@/core/procedure/operation';
 import { Marked } from '../controls/Mark';
-import { type JobHandle } from '../job/useJob';
-import { useSend } from '../job/useSend';
 
 export type Tick = (operation: Operation, done: boolean) => void;
-
-/** Ticks a step, or takes the tick back. */
-export function useTick(job: JobHandle): { problem: unknown; tick: Tick } {
-  const { problem, run } = useSend();
-  const tick: Tick = ({ id }, done) =>
-    void run(() => job.send('/steps', 'POST', { id: crypto.randomUUID(), step: id, done }));
-  return { problem, tick };
-}
 
 export const spoken = ({ side, act }: Operation): string => (side ? `${side}: ${act}` : act);
 

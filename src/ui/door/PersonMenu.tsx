@@ -8,6 +8,15 @@ import { call } from '../job/api';
 import { useSend } from '../job/useSend';
 import { askAtDoor } from './ask';
 
+/** What this screen kept of jobs to work on without a network; what was said and not sent yet stays. */
+async function forgetHere(): Promise<void> {
+  if (typeof navigator === 'undefined' || !('serviceWorker' in navigator)) return;
+  const { active } = (await navigator.serviceWorker.getRegistration('/')) ?? {};
+  active?.postMessage({ forget: true });
+  const { forgetViews } = await import('../job/outbox');
+  await forgetViews().catch(() => undefined);
+}
+
 /** Who works at this screen: hands change here, and whoever is done signs out. */
 export function PersonMenu({ people, person }: { people: readonly Person[]; person: string }) {
   const { busy, problem, run } = useSend();
@@ -17,6 +26,7 @@ export function PersonMenu({ people, person }: { people: readonly Person[]; pers
   const out = (everywhere: boolean) =>
     void run(async () => {
       await call('/api/door/out', 'POST', { everywhere });
+      await forgetHere();
       router.push('/sign-in');
     });
   return (

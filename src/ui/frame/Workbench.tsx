@@ -2,11 +2,7 @@
 import { Tabs } from 'antd';
 import { useEffect, useState, type ReactNode } from 'react';
 import { Mark, type MarkKind } from '../controls/Mark';
-import { RoomContext, useSize } from '../drawing/useRoom';
-import { useMedia } from '../theme/useMedia';
-
-/** Where there is room for a page that holds still; the same as in workbench.css. */
-export const HOLDS_STILL = '(min-width: 901px) and (min-height: 620px)';
+import { RoomBox } from '../drawing/RoomBox';
 
 /** Stage, verdict and dock of a station: the page holds still, what is long scrolls inside its tab. */
 export const Workbench = ({ className = '', children }: { className?: string; children: ReactNode }) => (
@@ -24,8 +20,6 @@ interface StageProps {
 
 /** The drawing of a station, as large as its box allows. */
 export function Stage({ title, aside, foot, children }: StageProps) {
-  const still = useMedia(HOLDS_STILL);
-  const [box, room] = useSize<HTMLDivElement>();
   return (
     <section className="sheet stage" aria-label={title}>
       {aside === null ? null : (
@@ -34,9 +28,7 @@ export function Stage({ title, aside, foot, children }: StageProps) {
           {aside}
         </header>
       )}
-      <div className="stage-room" ref={box}>
-        <RoomContext value={still ? room : null}>{children}</RoomContext>
-      </div>
+      <RoomBox className="stage-room">{children}</RoomBox>
       {foot}
     </section>
   );

@@ -3,12 +3,14 @@ import { useState } from 'react';
 import { type PartLine } from '@/contracts/preparation';
 import { type NewArrival } from '@/contracts/needed';
 import { arrivalSize, offBy, type Called, type Misfit } from '@/core/prepare/arrival';
+import { decimalText } from '@/core/units/format';
 import { Marked } from '../controls/Mark';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { useLengthText } from '../measured/Figure';
 import { useWords } from '../measured/Quantity';
+import { useView } from '../theme/View';
 import { TypedField } from '../measured/TypedField';
 
 /** The part in hand against what was called for, before anything is loosened. */
@@ -129,9 +131,18 @@ function Verdict({ misfits, read, of }: { misfits: readonly Misfit[]; read: numb
   return <span className="muted">{of - read} of its sizes to measure</span>;
 }
 
+/** Under this a caliper reads it, and tenths matter, mm. */
+const CALIPER = 60;
+
 function useSizeText(): (size: Called['size'], value: number) => string {
   const text = useLengthText();
-  return (size, value) => (size === 'angle' ? `${((value * 180) / Math.PI).toFixed(2)}°` : text(value));
+  const { lengths } = useView();
+  return (size, value) =>
+    size === 'angle'
+      ? `${((value * 180) / Math.PI).toFixed(2)}°`
+      : lengths === 'mm' && Math.abs(value) < CALIPER
+        ? `${decimalText(value, 1)} mm`
+        : text(value);
 }
 
 function CalledText({ called: { size, value, least, most } }: { called: Called }) {

@@ -234,7 +234,7 @@ function Drawn({
                 stroke="var(--ink)"
                 strokeWidth="1.2"
               />
-              {task.spare > 0 ? (
+              {task.id === 'soak' ? null : task.spare > 0 ? (
                 <>
                   <path
                     d={`M${to + 2} ${y + 12}H${x(task.ends + task.spare) - 3}m-6 -4l6 4l-6 4`}
@@ -258,7 +258,7 @@ function Drawn({
           );
         })}
         <rect x={x(bay)} y={bottom - ROW} width={Math.max(step, 96)} height={20} fill="var(--new)" />
-        <text x={x(bay) + 6} y={bottom - ROW + 15} style={{ fill: 'var(--sheet)' }}>
+        <text x={x(bay) + 6} y={bottom - ROW + 15} style={{ fill: 'var(--sheet)', stroke: 'none' }}>
           {steps > 0 ? `build, ${steps} steps` : 'build'}
         </text>
         {wanted && wanted < dateOf(earliest) ? (

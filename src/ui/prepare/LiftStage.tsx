@@ -2,10 +2,11 @@
 import { type JobView } from '@/contracts/job';
 import { pairOnSketch, railOf, VehicleBody } from '../drawing/VehicleSketch';
 import { Dimension } from '../drawing/Dimension';
-import { fit, type Scale } from '../drawing/scale';
+import { fit } from '../drawing/scale';
 import { ScaleBar } from '../drawing/ScaleBar';
 import { useRoom } from '../drawing/useRoom';
 import { useLengthText } from '../measured/Figure';
+import { Chocks, Ground, Stand, Wheel } from '../drawing/Standing';
 import { useView } from '../theme/View';
 import { sketchedAxles } from '../frame/VehicleHead';
 import { type Lift } from './useLift';
@@ -50,6 +51,8 @@ export function LiftStage({ view, lift }: { view: JobView; lift: Lift }) {
   };
   const pair = sketchedAxles(view).find((a) => a.touched)?.pair ?? false;
   const wheels = pair ? pairOnSketch().map((off) => own + off * wheelbase) : [own];
+  const tall = Number.isFinite(room) ? room : 300;
+  const pitch = Math.min(34, (tall - 24) / 6);
   const rows: [string, string, 'new' | ''][] = plan
     ? [
         [
@@ -102,9 +105,18 @@ export function LiftStage({ view, lift }: { view: JobView; lift: Lift }) {
         <Stand s={s} x={standX} top={top} known={plan !== null} />
         {plan ? (
           <>
-            <Dimension s={s} at={s.x(standX) - 26} from={0} to={top} ink="new" text={text(top)} />
+            <Dimension s={s} at={s.x(standX) - 26} from={0} to={top} ink="new" />
+            <text
+              x={s.x(standX) - 36}
+              y={s.y(top / 2) + 5}
+              textAnchor="end"
+              className="num"
+              style={{ fill: 'var(--new)' }}
+            >
+              {text(top)}
+            </text>
             <path d={`M${s.x(own) - 10} ${s.y(0)}V${s.y(plan.clear)}`} stroke="var(--new)" strokeWidth="3" />
-            <text x={s.x(own) + 8} y={ground - 8} className="num" style={{ fill: 'var(--new)' }}>
+            <text x={s.x(own + radius) + 12} y={ground - 8} className="num" style={{ fill: 'var(--new)' }}>
               {text(plan.clear)}
             </text>
           </>
@@ -128,19 +140,19 @@ export function LiftStage({ view, lift }: { view: JobView; lift: Lift }) {
           ? null
           : rows.map(([name, value, ink], k) => (
               <g key={name} className={ink}>
-                <text x={across + 16} y={34 + 34 * k} style={ink ? { fill: 'var(--new)' } : {}}>
+                <text x={across + 16} y={24 + pitch * k} style={ink ? { fill: 'var(--new)' } : {}}>
                   {name.length > 26 ? `${name.slice(0, 25)}…` : name}
                 </text>
                 <text
                   x={width - 6}
-                  y={34 + 34 * k}
+                  y={24 + pitch * k}
                   textAnchor="end"
                   className="num strong"
                   style={ink ? { fill: 'var(--new)' } : {}}
                 >
                   {value}
                 </text>
-                <path d={`M${across + 16} ${42 + 34 * k}H${width - 6}`} stroke="var(--rule)" strokeWidth="1" />
+                <path d={`M${across + 16} ${24 + pitch * k + 7}H${width - 6}`} stroke="var(--rule)" strokeWidth="1" />
               </g>
             ))}
       </svg>
@@ -174,80 +186,5 @@ export function LiftStage({ view, lift }: { view: JobView; lift: Lift }) {
         </figcaption>
       )}
     </figure>
-  );
-}
-
-/** The floor, hatched. */
-function Ground({ s, to }: { s: Scale; to: number }) {
-  const y = s.y(0);
-  const hatch = Array.from({ length: Math.floor(to / 12) }, (_, k) => `M${12 * k + 8} ${y}l-7 7`).join('');
-  return (
-    <>
-      <path d={hatch} stroke="var(--graphite)" strokeWidth="0.7" />
-      <line x1={0} x2={to} y1={y} y2={y} stroke="var(--ink)" strokeWidth="2" />
-    </>
-  );
-}
-
-function Wheel({
-  s,
-  x,
-  y,
-  r,
-  ghost = false,
-  touched = false,
-}: {
-  s: Scale;
-  x: number;
-  y: number;
-  r: number;
-  ghost?: boolean;
-  touched?: boolean;
-}) {
-  const place = s.at({ x, y });
-  const stroke = ghost ? 'var(--graphite)' : 'var(--ink)';
-  const px = r * s.perMm;
-  return (
-    <g fill="none" stroke={stroke} strokeDasharray={ghost ? '4 4' : undefined}>
-      <circle {...place} r={px} strokeWidth={ghost ? 1 : 2} fill={ghost ? 'none' : 'var(--sheet)'} />
-      {ghost ? null : <circle {...place} r={px * 0.45} strokeWidth="1" />}
-      {ghost ? null : <circle {...place} r={2.5} fill="var(--ink)" />}
-      {touched ? <circle {...place} r={px + 5} stroke="var(--new)" strokeWidth="2" /> : null}
-    </g>
-  );
-}
-
-/** Before and behind a wheel that stays on the ground. */
-function Chocks({ s, x, r }: { s: Scale; x: number; r: number }) {
-  const [px, y, size] = [s.x(x), s.y(0), r * s.perMm];
-  return (
-    <path
-      d={[-1, 1]
-        .map(
-          (d) =>
-            `M${px + d * size * 0.55} ${y}L${px + d * size * 0.82} ${y - size * 0.42}L${px + d * size * 1.3} ${y}Z`,
-        )
-        .join('')}
-      fill="var(--ink)"
-    />
-  );
-}
-
-/** A stand under the frame; dotted while nothing says how high. */
-function Stand({ s, x, top, known }: { s: Scale; x: number; top: number; known: boolean }) {
-  const [px, y, head] = [s.x(x), s.y(0), s.y(top)];
-  const tall = y - head;
-  const line = { stroke: known ? 'var(--ink)' : 'var(--graphite)', strokeDasharray: known ? undefined : '2 4' };
-  return (
-    <g {...line} strokeWidth="1.6" strokeLinejoin="round">
-      <path
-        d={`M${px - tall * 0.3} ${y}L${px - tall * 0.1} ${head + tall * 0.3}h${tall * 0.2}L${px + tall * 0.3} ${y}Z`}
-        fill={known ? 'var(--steel)' : 'none'}
-      />
-      <path
-        d={`M${px} ${head + tall * 0.3}V${head + 4}M${px - 11} ${head}h22v4h-22z`}
-        fill={known ? 'var(--ink)' : 'none'}
-      />
-    </g>
   );
 }

@@ -15,7 +15,12 @@ function apart(side: Side): Operation[] {
       caution: 'A coil that is still pressed at full droop comes out with a compressor of its size, or not at all.',
     },
     {
-      ...{ id: at('coilOff'), side, act: 'Clamps or retainers off, coil out; clean both seats, look at the rubber' },
+      ...{
+        picture: true,
+        id: at('coilOff'),
+        side,
+        act: 'Clamps or retainers off, coil out; clean both seats, look at the rubber',
+      },
       needs: { [at('spring')]: ['slack'], [at('seat')]: ['tight'] },
       gives: { [at('seat')]: 'out' },
       mark: 'Where the coil’s end lies in its seat, and which end is up.',

@@ -46,7 +46,12 @@ function apart(side: Side, work: ReturnType<typeof workOf>): Operation[] {
   ];
   if (work.ubolts)
     ops.push({
-      ...{ id: at('uboltsOff'), side, act: 'U-bolt nuts in turn, a few threads each, then U-bolts and plate off' },
+      ...{
+        picture: true,
+        id: at('uboltsOff'),
+        side,
+        act: 'U-bolt nuts in turn, a few threads each, then U-bolts and plate off',
+      },
       needs: { [at('spring')]: ['slack'], [at('ubolts')]: ['tight'] },
       gives: { [at('ubolts')]: 'out' },
       mark: 'Picture of plate, block and wedge as they lie: which end is thick, which face is up.',
@@ -114,6 +119,7 @@ function leaves(side: Side, work: ReturnType<typeof workOf>): Operation[] {
     },
     {
       ...{
+        picture: true,
         id: at('leafWork'),
         side,
         act: 'Let the clamps go in turn; change the leaves as planned, by their length, holes in line over a drift',
@@ -176,6 +182,7 @@ function together(side: Side, work: ReturnType<typeof workOf>): Operation[] {
   ops.push(
     {
       ...{
+        picture: true,
         id: at('seat'),
         side,
         act: 'Raise the axle slowly until the dowel is in its hole; look from above and from below',

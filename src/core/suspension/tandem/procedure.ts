@@ -45,6 +45,7 @@ function apart(side: Side, work: Work): Operation[] {
   if (ubolts(work))
     ops.push({
       ...{
+        picture: true,
         id: at('uboltsOff'),
         side,
         act: 'U-bolts of both axles, nuts in turn, then U-bolts and plates off; only those that the work asks for',
@@ -56,6 +57,7 @@ function apart(side: Side, work: Work): Operation[] {
   if (off(work) || middle(work))
     ops.push({
       ...{
+        picture: true,
         id: at('shackleOff'),
         side,
         act: off(work)
@@ -122,6 +124,7 @@ function together(side: Side, work: Work): Operation[] {
   ops.push(
     {
       ...{
+        picture: true,
         id: at('seat'),
         side,
         act: 'Bring each axle to its spring until the dowel is in its hole; look from above and below',

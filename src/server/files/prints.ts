@@ -1,0 +1,243 @@
+import { type Content } from 'pdfmake/interfaces';
+import { finalJoints } from '@/contracts/holds';
+import { type JobView } from '@/contracts/job';
+import { orderOfWork, standsBy, type Stand } from '@/contracts/orderOfWork';
+import { planText } from '@/contracts/planText';
+import { partLines } from '@/contracts/preparation';
+import { type TorqueRow } from '@/contracts/torque';
+import { ProblemError } from '@/contracts/problem';
+import { boltsOf, JOINTS } from '@/core/fastener/joints';
+import { type Operation } from '@/core/procedure/operation';
+import { quantityText } from '@/core/units/format';
+import { axleName } from '@/core/suspension/names';
+import { jointsOf } from '@/core/suspension/registry';
+import { type Tx } from '@/data/client';
+import { type MadeFile } from '../http';
+import { loadJob } from '../jobs';
+import { fileName } from './fileName';
+import { uboltOutline, wedgeOutline } from './oneToOne';
+import { box, MM, onPaper } from './paper';
+
+const STANDS: Record<Stand, string> = { ground: 'On the ground', air: 'In the air', weight: 'Weight on' };
+
+const capital = (text: string): string => text.replace(/^./, (c) => c.toUpperCase());
+
+/** What a joint is to get; null while nobody wrote it down. */
+const figureOf = (entry: TorqueRow | undefined): string | null =>
+  entry && entry.value !== null && entry.unit ? quantityText(entry.value, entry.unit) : null;
+
+/** What a step asks besides, smaller under it. */
+const notes = ({ mark, caution, loose }: Operation): Content[] =>
+  [mark ? `First: ${mark}` : '', caution ? `Mind: ${caution}` : '', loose ? `Stays loose: ${loose}` : ''].flatMap(
+    (text) => (text ? [{ text, fontSize: 9.5, color: '#444' }] : []),
+  );
+
+/** One step a line with a box for each side, in the order of the work, and what must be read of it. */
+function buildCard(view: JobView): Content[] {
+  const order = orderOfWork(view);
+  if (!order) return [{ text: 'Nothing is planned, or the order of the work on this kind of axle is not written.' }];
+  const rows = standsBy(order.steps).flatMap(({ stand, lines }): Content[] =>
+    lines.length === 0
+      ? []
+      : [
+          { text: STANDS[stand], bold: true, fontSize: 14, margin: [0, 6, 0, 2] },
+          {
+            layout: 'lightHorizontalLines',
+            table: {
+              widths: [22, '*', 74, 50],
+              dontBreakRows: true,
+              body: lines.map(({ number, steps }) => {
+                const { operation } = steps[0]!;
+                const asked = finalJoints(view, operation).map((joint) => {
+                  const entry = view.torques.find((t) => t.joint === joint);
+                  return figureOf(entry) ?? `${JOINTS[joint].name}: ______`;
+                });
+                return [
+                  { text: String(number), font: 'figure', alignment: 'right' },
+                  { stack: [capital(operation.act), ...notes(operation)] },
+                  { stack: asked.map((text) => ({ text, fontSize: 9.5 })) },
+                  {
+                    columns:
+                      steps.length > 1 || operation.side
+                        ? steps.map((s) => ({ stack: [box(), { text: s.operation.side ?? '', fontSize: 8 }] }))
+                        : [box()],
+                  },
+                ];
+              }),
+            },
+          },
+        ],
+  );
+  return [...rows, ...drawings(view)];
+}
+
+/** Upright, so that a long leg has room; one longer than the paper is told. */
+function laid(leg: number, inside: number, thread: number): Content[] {
+  const { svg, width, height } = uboltOutline(leg, inside, thread);
+  return height > 235
+    ? [{ text: 'It is longer than the paper: the tape decides.' }]
+    : [{ svg, width: width * MM, height: height * MM }];
+}
+
+/** What can be laid on the paper: only when the print was not scaled. */
+function drawings(view: JobView): Content[] {
+  const found: Content[] = [];
+  const wedge = view.plan.changes.find((c) => c.kind === 'wedge');
+  if (wedge)
+    found.push(
+      { text: `Wedge, thick end to the ${wedge.thick}, one to one`, bold: true, margin: [0, 10, 0, 2] },
+      { svg: wedgeOutline(wedge.height, wedge.angle, wedge.thick), width: 150 * MM },
+    );
+  const ubolts = partLines(view).find((l) => l.called.some((c) => c.size === 'legLength'));
+  const size = (id: string) => ubolts?.called.find((c) => c.size === id)?.value;
+  const [leg, inside] = [size('legLength'), size('insideWidth')];
+  if (leg !== undefined && inside !== undefined)
+    found.push(
+      { text: `${capital(ubolts!.what)}, one to one: lay it on the paper`, bold: true, margin: [0, 10, 0, 2] },
+      ...laid(leg, inside, size('threadLength') ?? leg / 3),
+    );
+  return found.length === 0
+    ? []
+    : [
+        ...found,
+        {
+          svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 180 12"><path d="M1 2v5h50v-5" fill="none" stroke="#000" stroke-width=".5"/><text x="54" y="7" font-size="4.2">this bar is 50 mm: measure it, a scaled print is no gauge</text></svg>`,
+          width: 180 * MM,
+        },
+      ];
+}
+
+/** Every joint with its figure and where it comes from, and a line for every bolt. */
+function torqueSheet(view: JobView): Content[] {
+  return jointsOf(view.axle.suspension, view.pack).map((joint): Content => {
+    const entry = view.torques.find((t) => t.joint === joint);
+    const figure = figureOf(entry) ?? '__________';
+    return {
+      unbreakable: true,
+      margin: [0, 4, 0, 4],
+      stack: [
+        {
+          columns: [
+            { text: JOINTS[joint].name, bold: true, fontSize: 13 },
+            { text: figure, font: 'figure', fontSize: 14, alignment: 'right' },
+          ],
+        },
+        {
+          text: [JOINTS[joint].note, entry ? `source: ${entry.source}, thread: ${entry.lubrication}` : 'source: ______']
+            .filter(Boolean)
+            .join('. '),
+          fontSize: 9.5,
+        },
+        {
+          layout: 'lightHorizontalLines',
+          table: {
+            widths: ['*', 90, 70, 70],
+            body: [
+              ['bolt', 'read, with unit', 'thread out', 'by'].map((text) => ({ text, fontSize: 8.5 })),
+              ...boltsOf(joint).map((bolt) => {
+                const read = view.torqueReadings.find((r) => r.joint === joint && r.bolt === bolt);
+                return [
+                  { text: bolt },
+                  { text: read?.typed ?? '', font: 'figure' },
+                  {
+                    text: view.legThreads.find((l) => joint === 'uBolts' && l.leg === bolt)?.typed ?? '',
+                    font: 'figure',
+                  },
+                  { text: read?.person ?? '', fontSize: 9 },
+                ];
+              }),
+            ],
+          },
+        },
+      ],
+    };
+  });
+}
+
+/** What comes off and into a bag: side, what becomes of it. Single-use things are replaced. */
+const BAGS: readonly { step: string; what: string; then: string }[] = [
+  { step: 'shockOff', what: 'Shock, lower bolt and washers, as they sat', then: 'keep; nut: replace' },
+  { step: 'uboltsOff', what: 'Plate, block and wedge as they sat', then: 'keep; U-bolts: replace' },
+  { step: 'shackleOff', what: 'Shackle plates and bolts', then: 'keep if the plan says so; nuts: replace' },
+  { step: 'frontOff', what: 'Front eye bolt and washers', then: 'keep if sound; nut: replace' },
+  { step: 'centreOff', what: 'Centre bolt', then: 'discard' },
+  { step: 'coilOff', what: 'Coil retainers and seats', then: 'keep if sound' },
+  { step: 'freeLines', what: 'Clips of hoses and wires', then: 'keep; broken: replace' },
+];
+
+function labels(view: JobView): Content[] {
+  const order = orderOfWork(view)?.steps.map(({ operation }) => operation) ?? [];
+  const wanted = BAGS.flatMap((bag) =>
+    order.filter(({ id }) => id.split('.')[0] === bag.step).map(({ side }) => ({ ...bag, side })),
+  );
+  const cell = ({ what, then, side }: (typeof wanted)[number]): Content => ({
+    stack: [
+      { text: side ? side.toUpperCase() : 'AXLE', bold: true, fontSize: 18 },
+      { text: what, fontSize: 12 },
+      { text: then, fontSize: 11 },
+      { text: `${view.vehicle.name}, ${view.axle.position}`, fontSize: 9, margin: [0, 4, 0, 0] },
+      { text: 'front  →', fontSize: 9 },
+    ],
+    margin: [4, 4, 4, 8],
+  });
+  if (wanted.length === 0) return [{ text: 'Nothing comes off that would go into a bag.' }];
+  const rows = Array.from({ length: Math.ceil(wanted.length / 2) }, (_, k) => wanted.slice(2 * k, 2 * k + 2));
+  return [
+    {
+      table: {
+        widths: ['*', '*'],
+        dontBreakRows: true,
+        body: rows.map((pair) => [cell(pair[0]!), pair[1] ? cell(pair[1]) : { text: '' }]),
+      },
+    },
+  ];
+}
+
+function partsSheet(view: JobView): Content[] {
+  return [
+    {
+      layout: 'lightHorizontalLines',
+      table: {
+        widths: [20, '*', 90, 60, 40, 18],
+        headerRows: 1,
+        dontBreakRows: true,
+        body: [
+          ['', 'what', 'from', 'due', 'step', ''].map((text) => ({ text, fontSize: 8.5 })),
+          ...partLines(view)
+            .filter((l) => l.state !== 'notWanted')
+            .map(({ wanted, what, why, part, stepNumber }) => [
+              { text: String(wanted), font: 'figure', alignment: 'right' as const },
+              { stack: [capital(what), ...(why ? [{ text: why, fontSize: 9, color: '#444' }] : [])] },
+              { text: part?.source ?? '', fontSize: 10 },
+              { text: part?.dueOn ?? '', fontSize: 10 },
+              { text: stepNumber === null ? '' : String(stepNumber), font: 'figure' },
+              box(4),
+            ]),
+        ],
+      },
+    },
+  ];
+}
+
+const PRINTS = {
+  card: { title: 'Build card', make: buildCard },
+  torque: { title: 'Torque sheet', make: torqueSheet },
+  labels: { title: 'Labels', make: labels },
+  parts: { title: 'Parts and hardware', make: partsSheet },
+} as const;
+
+/** One of a job's sheets as PDF. */
+export async function printFile(tx: Tx, jobAxleId: string, query: URLSearchParams): Promise<MadeFile> {
+  const what = query.get('what') ?? 'card';
+  if (!(what in PRINTS))
+    throw new ProblemError(400, { code: 'bad-input', message: 'There is no such sheet.', field: 'what' });
+  const { title, make } = PRINTS[what as keyof typeof PRINTS];
+  const view = await loadJob(tx, jobAxleId);
+  const body = await onPaper({
+    title,
+    of: `${view.vehicle.name}, ${axleName(view.axle.position, view.axle.suspension)}. ${planText(view.plan)}`,
+    foot: `Gravelwort, ${view.today}. Common practice where no maker's sheet is named; the plan as it stood that day.`,
+    content: make(view),
+  });
+  return { type: 'application/pdf', name: fileName(view, what, 'pdf'), body };
+}

@@ -1,0 +1,179 @@
+'use client';
+import { useEffect, useRef, useState } from 'react';
+import { holdsOf, pictureOf } from '@/contracts/holds';
+import { type OrderOfWork } from '@/contracts/orderOfWork';
+import { Marked } from '../controls/Mark';
+import { RoomBox } from '../drawing/RoomBox';
+import { PhotoStrip } from '../inspect/PhotoStrip';
+import { ProblemNote } from '../job/ProblemNote';
+import { type Outbox } from '../job/useOutbox';
+import { HeldDrawing } from './HeldDrawing';
+import { PlateStage } from './PlateStage';
+import { type Plate } from './plate';
+import { spoken, StepNotes } from './steps';
+
+/** A step that has only just come up was read by nobody: a glove that taps twice, or taps again while the network is slow, must not tick it, ms. */
+const TWICE = 700;
+/** What a foot pedal sends. */
+const PEDAL = 'PageDown';
+
+interface Props {
+  outbox: Outbox;
+  order: OrderOfWork;
+  plate: Plate | null;
+  picked: number | null;
+  onPick: (nut: number | null) => void;
+}
+
+/** The step at hand, to be read from under the vehicle, with its drawing, what it waits for, and one large act. */
+export function RunStage({ outbox, order, plate, picked, onPick }: Props) {
+  const { job, say } = outbox;
+  const { view } = job;
+  const { next, hazards, facts } = order.progress;
+  const [problem, setProblem] = useState<unknown>(null);
+  const [without, setWithout] = useState<{ step: string; why: string } | null>(null);
+  const shownAt = useRef(-Infinity);
+  useEffect(() => {
+    shownAt.current = performance.now();
+  }, [next?.id]);
+  const holds = next ? holdsOf(view, next) : [];
+  const why = without && without.step === next?.id ? without.why : null;
+  const tick = (note = '') => {
+    if (!next || performance.now() - shownAt.current <= TWICE) return;
+    setProblem(null);
+    onPick(null);
+    void say('/steps', { id: crypto.randomUUID(), step: next.id, done: true, note }).catch((error: unknown) =>
+      setProblem(error),
+    );
+  };
+  const press = () => {
+    if (!next) return;
+    if (holds.length === 0) return tick();
+    if (why === null) setWithout({ step: next.id, why: '' });
+    else if (why.trim().length >= 3) tick(why.trim());
+  };
+  const pressed = useRef(press);
+  useEffect(() => {
+    pressed.current = press;
+  });
+  useEffect(() => {
+    const down = (event: KeyboardEvent) => {
+      if (event.key !== PEDAL || event.repeat) return;
+      event.preventDefault();
+      pressed.current();
+    };
+    window.addEventListener('keydown', down);
+    return () => window.removeEventListener('keydown', down);
+  }, []);
+  const at = order.steps.findIndex(({ operation }) => operation === next);
+  const after = order.steps[at + 1]?.operation;
+  return (
+    <section className="run" aria-label="Next step" data-testid="next-step">
+      <header className="run-head">
+        <p className="run-count">
+          step <span className="figure">{at < 0 ? order.steps.length : at + 1}</span> of{' '}
+          <span className="figure">{order.steps.length}</span>
+        </p>
+        <svg
+          className="run-bar"
+          viewBox={`0 0 ${order.steps.length * 10} 14`}
+          preserveAspectRatio="none"
+          aria-hidden="true"
+        >
+          {order.steps.map(({ operation }, k) => (
+            <rect
+              key={operation.id}
+              x={k * 10 + 1}
+              y={1}
+              width={8}
+              height={12}
+              fill={order.done.has(operation.id) ? 'var(--new)' : operation === next ? 'var(--ink)' : 'none'}
+              stroke="var(--graphite)"
+              strokeWidth="0.6"
+            />
+          ))}
+        </svg>
+      </header>
+      {hazards.map(({ id, says }) => (
+        <p key={id} className="stop-word">
+          STOP: {says} That is how it is ticked below.
+        </p>
+      ))}
+      {next ? (
+        <>
+          <h2 className="run-title">{spoken(next)}</h2>
+          <div className="run-notes">
+            <StepNotes operation={next} />
+          </div>
+        </>
+      ) : (
+        <p className="run-title">
+          <Marked kind="done">Every step is done.</Marked>
+        </p>
+      )}
+      <RoomBox className="run-drawing">
+        {plate ? (
+          <PlateStage
+            view={view}
+            side={plate.side}
+            round={plate.round}
+            unit={plate.unit}
+            picked={picked}
+            onPick={onPick}
+          />
+        ) : (
+          <HeldDrawing view={view} facts={facts} />
+        )}
+      </RoomBox>
+      {holds.length > 0 ? (
+        <ul className="run-holds" aria-label="It waits for">
+          {holds.map((hold) => (
+            <li key={hold.kind === 'picture' ? hold.subject : hold.joint}>
+              <Marked kind="open">{hold.text}</Marked>{' '}
+              {hold.kind === 'picture' ? (
+                <PhotoStrip job={job} subject={hold.subject} caption={next ? spoken(next).slice(0, 180) : ''} />
+              ) : (
+                <a href="#torque">to the wrench</a>
+              )}
+            </li>
+          ))}
+        </ul>
+      ) : next?.picture && view.photos.some((p) => p.subject === pictureOf(next.id)) ? (
+        <PhotoStrip job={job} subject={pictureOf(next.id)} caption={spoken(next).slice(0, 180)} />
+      ) : null}
+      {why !== null && holds.length > 0 ? (
+        <div className="field wide">
+          <label htmlFor="without">Why it goes on without</label>
+          <input
+            id="without"
+            value={why}
+            maxLength={300}
+            onChange={(event) => setWithout({ step: next!.id, why: event.target.value })}
+          />
+        </div>
+      ) : null}
+      <ProblemNote problem={problem} />
+      {next ? (
+        <div className="run-acts">
+          <p className="run-then">
+            {after ? (
+              <>
+                <span className="muted">then</span> {spoken(after)}
+              </>
+            ) : (
+              <span className="muted">the last one</span>
+            )}
+          </p>
+          <button
+            type="button"
+            className="act run-done"
+            disabled={why !== null && holds.length > 0 && why.trim().length < 3}
+            onClick={press}
+          >
+            {holds.length === 0 ? 'Done' : why === null ? 'Done without it' : 'Done, for that reason'}
+          </button>
+        </div>
+      ) : null}
+    </section>
+  );
+}

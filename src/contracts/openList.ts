@@ -10,6 +10,7 @@ import { blocking, fitRows, isArrival, storedFacts, unchecked, unsettled, type F
 import { missingBeforeHeights } from './gates';
 import { type AxleView, type JobView } from './job';
 import { bayOf, notHere, partLines } from './preparation';
+import { orderOfWork } from './orderOfWork';
 import { readingsAround } from './sheet';
 import { type StationId } from './stationNames';
 import { travelUnread } from './travel';
@@ -88,7 +89,8 @@ export function openList(
       ),
       ...unsettled(rows).map((row) => (row.blocks ? stop(row.name) : open(`to be replaced: ${row.name}`))),
       ...unchecked(rows).map((row) => open(`not checked: ${row.name}`)),
-      ...loose.map((text) => (view.build ? stop(text) : open(text))),
+      // While the work is going on they are what is still to do; once it was measured afterwards they stop it.
+      ...loose.map(view.build && view.outcomes.length > 0 ? stop : open),
     ],
     prove: [
       ...unread.map((side) => open(`height after the work, ${side}`)),
@@ -119,6 +121,14 @@ function toPrepare(view: AxleView, rows: readonly FitRow[]): OpenItem[] {
   ];
 }
 
+/** Steps of a work that was ticked as it went and was not ticked to its end. */
+function untickedSteps(view: AxleView): OpenItem[] {
+  if (!view.build || view.ticks.length === 0) return [];
+  const order = orderOfWork(view);
+  const left = order ? order.steps.filter(({ operation }) => !order.done.has(operation.id)).length : 0;
+  return left === 0 ? [] : [open(`${left} ${left === 1 ? 'step' : 'steps'} not ticked`)];
+}
+
 /** Defects that were gone on with and not ended. */
 export const openDefects = (view: AxleView) => view.defects.filter((d) => d.endedAt === null);
 
@@ -129,11 +139,12 @@ function leftOpen(view: AxleView): OpenItem[] {
     ...lists.inspect.filter((i) => i.stop),
     ...lists.build,
     ...lists.prove.filter((i) => i.text !== 'job not closed'),
+    ...untickedSteps(view),
     ...openDefects(view).map((d) => open(`open defect until ${d.dueOn}: ${d.what}`)),
     ...view.due.filter((d) => !d.doneAt).map((d) => open(`check to come: ${d.what}`)),
   ];
-  const once = all.filter((item, k) => all.findIndex((other) => other.text === item.text) === k);
-  return [...once.filter((i) => i.stop), ...once.filter((i) => !i.stop)];
+  const sorted = [...all.filter((i) => i.stop), ...all.filter((i) => !i.stop)];
+  return sorted.filter((item, k) => sorted.findIndex((other) => other.text === item.text) === k);
 }
 
 /** The same over all axles of the job; with more than one, each thing says where it is. */

@@ -82,7 +82,7 @@ test('a job on coils goes from Ask to a proven height on its own sheet', async (
       (await request.post(`/api${path}/safety`, { data: { id: crypto.randomUUID(), item, answer: 'ok' } })).ok(),
     ).toBe(true);
   expect((await request.post(`/api${path}/build`, { data: { overrideReason: null } })).ok()).toBe(true);
-  await page.goto(`${path}/build`);
+  await page.goto(`${path}/build#torque`);
   const torque = page.getByRole('region', { name: 'Torque' });
   await expect(torque.getByRole('group', { name: 'Track rod', exact: true })).toBeVisible();
   await expect(torque.getByRole('group', { name: 'U-bolts' })).toHaveCount(0);

@@ -154,7 +154,7 @@ test.describe('a torque wrench', () => {
     pad,
     request,
   }) => {
-    await page.goto(`${DEMO.planned}/build`);
+    await page.goto(`${DEMO.planned}/build#torque`);
     const bolts = page.getByRole('group', { name: 'U-bolts', exact: true });
     await bolts.getByText('bolt by bolt: 0 of 8 read').click();
     // How the vehicle stands is said first; it is never preset.

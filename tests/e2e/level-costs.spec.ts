@@ -191,7 +191,7 @@ test('an end that slides under a pad has no shackle to read, to change or to tig
   });
   expect(refused.status()).toBe(422);
   expect(await refused.json()).toMatchObject({ field: 'shackle' });
-  await page.goto(`${DEMO.planned}/build`);
+  await page.goto(`${DEMO.planned}/build#torque`);
   await expect(page.getByRole('group', { name: 'Front eye bolt', exact: true })).toBeVisible();
   await expect(page.getByRole('group', { name: 'Shackle to frame', exact: true })).toHaveCount(0);
 });

@@ -1,7 +1,7 @@
 import { DEMO, expect, test } from './shop';
 
 test('Build tells the order of the work; the school chosen there turns it round', async ({ page }) => {
-  await page.goto(`${DEMO.planned}/build`);
+  await page.goto(`${DEMO.planned}/build#steps`);
   const order = page.getByRole('region', { name: 'Order of the work' });
   const ids = () =>
     order.locator('[data-step]').evaluateAll((all) => all.flatMap((li) => li.getAttribute('data-step')!.split(' ')));
@@ -21,7 +21,7 @@ test('Build tells the order of the work; the school chosen there turns it round'
   expect([...both].sort()).toEqual([...one].sort());
   expect(both.indexOf('uboltsOff.right')).toBeLessThan(both.indexOf('uboltsOn.left'));
   // Two axles on a rocker, worked on as one.
-  await page.goto('/jobs/5a1e0007-0000-4000-8000-000000000f00/build');
+  await page.goto('/jobs/5a1e0007-0000-4000-8000-000000000f00/build#steps');
   await expect(order.locator('[data-step=holdAxle]')).toContainText('Stands under both axles');
 });
 

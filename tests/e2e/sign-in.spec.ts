@@ -62,7 +62,17 @@ const GATES: Record<string, Need> = {
         'POST shelf/[id]/photos',
       ],
       ...['axles', 'days', 'failures', 'features', 'findings', 'kit', 'odometer', 'outcomes', 'photos', 'predictions']
-        .concat('press', 'press-file', 'readings', 'side-findings', 'steps', 'survey', 'torque-readings', 'arrivals', 'fastener-sizes')
+        .concat(
+          'press',
+          'press-file',
+          'readings',
+          'side-findings',
+          'steps',
+          'survey',
+          'torque-readings',
+          'arrivals',
+          'fastener-sizes',
+        )
         .concat('incidents', 'leg-threads')
         .map((of) => `POST jobs/[id]/${of}`),
       ...['loads', 'owner', 'pack', 'seen', 'vehicle'].map((of) => `PUT jobs/[id]/${of}`),

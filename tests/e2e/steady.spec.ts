@@ -72,7 +72,7 @@ test('the keypad is docked and whole: a calculator’s block, fractions for inch
     [390, 844],
   ] as const) {
     await page.setViewportSize({ width, height });
-    await page.goto(`${DEMO.planned}/build`);
+    await page.goto(`${DEMO.planned}/build#torque`);
     await page.context().addCookies([{ name: 'gravelwort-keypad', value: 'on', url: new URL('/', page.url()).href }]);
     await page.reload();
     const field = page.getByLabel('Wheel nuts, torque', { exact: true });

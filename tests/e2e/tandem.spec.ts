@@ -73,7 +73,7 @@ test('two axles on a rocker go from Ask to a proven height as one', async ({ pag
     ).toBe(true);
   const begun = await request.post(`/api${path}/build`, { data: { overrideReason: 'first look at the float' } });
   expect([begun.status(), await begun.text()]).toEqual([200, expect.anything()]);
-  await page.goto(`${path}/build`);
+  await page.goto(`${path}/build#torque`);
   const torque = page.getByRole('region', { name: 'Torque' });
   await expect(torque.getByRole('group', { name: 'Rocker pivot', exact: true })).toBeVisible();
   const day = { id: crypto.randomUUID(), phase: 'after', fuel: null, fuelAsBefore: true, stance: 'ground' };

@@ -73,7 +73,7 @@ test('a short hose and a stop of the inspection keep the build from starting; go
   // It stays in sight, also on the Board, until it is ended with evidence.
   await page.goto('/');
   await expect(page.getByRole('row', { name: /Beach-rescue/ })).toContainText('open defect until');
-  await page.goto(`${job}/build`);
+  await page.goto(`${job}/build#before`);
   const hose = page.locator('[data-misfit=brakeHose]');
   await expect(hose).toContainText('Open defect until');
   await hose.getByLabel(/What was done about/).fill('longer hose fitted');

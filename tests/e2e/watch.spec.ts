@@ -78,7 +78,7 @@ test('torque: range by its middle, the same number in two units told, final only
     const data = { id: crypto.randomUUID(), ...read, bolt, instrument: 'click' };
     expect((await request.post(`/api${DEMO.begun}/torque-readings`, { data })).ok()).toBe(true);
   }
-  await page.goto(`${DEMO.begun}/build`);
+  await page.goto(`${DEMO.begun}/build#torque`);
   const bolts = page.getByRole('group', { name: 'U-bolts', exact: true });
   await bolts.getByRole('button', { name: 'final' }).click();
   await expect(bolts).toContainText('No torque is written down for this joint.');

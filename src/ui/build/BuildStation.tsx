@@ -60,7 +60,7 @@ export function BuildStation({ first, people, person }: StationProps) {
       fixed
       middle={<OutboxBadge outbox={outbox} kept={kept} />}
     >
-      <Workbench className="build">
+      <Workbench className={running ? 'build running' : 'build'}>
         <Stage title={running ? 'Step' : 'Before you begin'} aside={null}>
           {running ? (
             <RunStage outbox={outbox} order={order} plate={plate} picked={picked} onPick={setPicked} />
@@ -97,7 +97,6 @@ export function BuildStation({ first, people, person }: StationProps) {
             {
               id: 'before',
               name: 'before you loosen',
-              roomy: true,
               children: (
                 <div className="sheets form-columns">
                   <Sheet title="Before you loosen anything">

@@ -21,7 +21,7 @@ export function HeldDrawing({ view, facts }: { view: JobView; facts: Facts }) {
   const hitched = form === 'trailer' || form === 'fifthWheel';
   const r = 0.13;
   const s = fit(
-    { left: -0.34, right: 1.36, top: 0.72 + lift, bottom: 0 },
+    { left: -0.34, right: 1.36, top: 0.64 + lift, bottom: 0 },
     width,
     { left: 10, right: 10, top: 6, bottom: 30 },
     Number.isFinite(room) ? room : 260,
@@ -61,9 +61,6 @@ export function HeldDrawing({ view, facts }: { view: JobView; facts: Facts }) {
         {up ? <Stand s={s} x={standX} top={railOf(form) + lift * 0.8} known /> : null}
         <text x={8} y={s.y(0) + 20}>
           ← front
-        </text>
-        <text x={width - 8} y={s.y(0) + 20} textAnchor="end">
-          {words.join(', ')}
         </text>
       </svg>
     </figure>

@@ -58,9 +58,6 @@ export function OrderSheet({ outbox, order }: { outbox: Outbox; order: OrderOfWo
           </p>
         ) : null;
       })}
-      {asked.map((school) => (
-        <SchoolQuestion key={school.id} job={job} school={school} />
-      ))}
       <div className="order-of-work">
         {standsBy(order.steps).map(({ stand, lines }) => (
           <section key={stand} aria-label={STANDS[stand].title} data-stand={stand}>
@@ -74,6 +71,9 @@ export function OrderSheet({ outbox, order }: { outbox: Outbox; order: OrderOfWo
           </section>
         ))}
       </div>
+      {asked.map((school) => (
+        <SchoolQuestion key={school.id} job={job} school={school} />
+      ))}
     </Sheet>
   );
 }

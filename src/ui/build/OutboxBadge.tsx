@@ -29,40 +29,42 @@ export function OutboxBadge({ outbox, kept: pageKept }: { outbox: Outbox; kept: 
   if (kept.length === 0 && since === null) return null;
   const minutes = since === null || now === null ? 0 : Math.round((now - since) / 60_000);
   return (
-    <Drop
-      says={[
-        since === null ? null : minutes < 1 ? 'no network' : `no network for ${minutes} min`,
-        waiting > 0 ? `${waiting} kept here, unsent` : null,
-        refused.length > 0 ? `${refused.length} refused` : null,
-      ]
-        .filter(Boolean)
-        .join(', ')}
-    >
-      <div className="outbox" role="status" aria-label="Not sent yet">
-        <p>
-          {waiting > 0
-            ? 'Kept on this screen and sent by itself when the server answers; a reload or a flat battery loses nothing of it.'
-            : 'The server does not answer. Ticks, readings and what went wrong are kept on this screen meanwhile.'}
-          {pageKept ? ' This page opens again without a network.' : ''}
-        </p>
-        <ul className="stored">
-          {kept.map((item) => (
-            <li key={item.id}>
-              {WORDS[item.path]}: {String(item.body.step ?? item.body.bolt ?? item.body.leg ?? item.body.what)}
-              {item.body.done === false ? ', taken back' : ''}
-              {item.refused ? (
-                <>
-                  {' '}
-                  <span className="look">{item.refused}</span>{' '}
-                  <button type="button" className="link" onClick={() => drop(item.id)}>
-                    throw it away
-                  </button>
-                </>
-              ) : null}
-            </li>
-          ))}
-        </ul>
-      </div>
-    </Drop>
+    <span className="unsent">
+      <Drop
+        says={[
+          since === null ? null : minutes < 1 ? 'no network' : `no network for ${minutes} min`,
+          waiting > 0 ? `${waiting} kept here, unsent` : null,
+          refused.length > 0 ? `${refused.length} refused` : null,
+        ]
+          .filter(Boolean)
+          .join(', ')}
+      >
+        <div className="outbox" role="status" aria-label="Not sent yet">
+          <p>
+            {waiting > 0
+              ? 'Kept on this screen and sent by itself when the server answers; a reload or a flat battery loses nothing of it.'
+              : 'The server does not answer. Ticks, readings and what went wrong are kept on this screen meanwhile.'}
+            {pageKept ? ' This page opens again without a network.' : ''}
+          </p>
+          <ul className="stored">
+            {kept.map((item) => (
+              <li key={item.id}>
+                {WORDS[item.path]}: {String(item.body.step ?? item.body.bolt ?? item.body.leg ?? item.body.what)}
+                {item.body.done === false ? ', taken back' : ''}
+                {item.refused ? (
+                  <>
+                    {' '}
+                    <span className="look">{item.refused}</span>{' '}
+                    <button type="button" className="link" onClick={() => drop(item.id)}>
+                      throw it away
+                    </button>
+                  </>
+                ) : null}
+              </li>
+            ))}
+          </ul>
+        </div>
+      </Drop>
+    </span>
   );
 }

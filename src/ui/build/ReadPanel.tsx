@@ -117,7 +117,9 @@ export function ReadPanel({ view, plate, nut, weightOn, say, onRead }: Props) {
         />
       </div>
       <p className="even">
-        {plate.torques === null ? null : <>torque within {quantityText(plate.torques, unit)}. </>}
+        {plate.torques === null || round?.next !== null ? null : (
+          <>torque within {quantityText(plate.torques, unit)}. </>
+        )}
         {plate.threads === null ? null : plate.even === false ? (
           <Marked kind="look">ends differ by {text(plate.threads)}, more than a thread: the plate is not level</Marked>
         ) : (

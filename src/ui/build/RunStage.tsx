@@ -103,7 +103,7 @@ export function RunStage({ outbox, order, plate, picked, onPick }: Props) {
         <>
           <h2 className="run-title">{spoken(next)}</h2>
           <div className="run-notes">
-            <StepNotes operation={next} />
+            <StepNotes operation={next} marked={holds.some((h) => h.kind === 'picture')} />
           </div>
         </>
       ) : (

@@ -7,10 +7,17 @@ export type Tick = (operation: Operation, done: boolean) => void;
 export const spoken = ({ side, act }: Operation): string => (side ? `${side}: ${act}` : act);
 
 /** What to mark before, look out for, and leave loose. */
-export function StepNotes({ operation: { mark, caution, loose } }: { operation: Operation }) {
+/** @param marked the mark is asked for elsewhere */
+export function StepNotes({
+  operation: { mark, caution, loose },
+  marked = false,
+}: {
+  operation: Operation;
+  marked?: boolean;
+}) {
   return (
     <>
-      {mark ? <p className="small">First: {mark}</p> : null}
+      {mark && !marked ? <p className="small">First: {mark}</p> : null}
       {caution ? (
         <p className="small">
           <Marked kind="look">{caution}</Marked>

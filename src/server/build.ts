@@ -23,7 +23,7 @@ import * as jobs from '@/data/job';
 import { requireRoom } from '@/data/room';
 import { insertSideFinding } from '@/data/inspect';
 import { insertNeeded } from '@/data/prepare';
-import { insertIncident, insertLegThread, insertTick } from '@/data/stepTick';
+import { insertIncident, insertLegThread, insertTick, stepGaps } from '@/data/stepTick';
 import { insertTorque, insertTorqueReading } from '@/data/torque';
 import { loadJob } from './jobs';
 import { solveCentral } from './solve';
@@ -145,6 +145,9 @@ export async function readLegThread(tx: Tx, jobAxleId: string, given: NewLegThre
   await insertLegThread(tx, jobAxleId, given);
   return loadJob(tx, jobAxleId);
 }
+
+/** How long the shop's steps took, one after the other. */
+export const timesOfSteps = (tx: Tx) => stepGaps(tx);
 
 /** Goes on with something that does not fit: a person, a reason, a day; it stays on the job as an open defect. */
 export async function goOnWith(tx: Tx, jobAxleId: string, given: NewDefect): Promise<JobView> {

@@ -211,7 +211,7 @@ test.describe('a torque wrench', () => {
     const talk = setInterval(() => pad.connected() && pad.pull((pull += 37)), 50);
     try {
       for (const station of ['build', 'measure', 'prove', 'choose']) {
-        await page.goto(`${DEMO.planned}/${station}`);
+        await page.goto(`${DEMO.planned}/${station === 'build' ? 'build#torque' : station}`);
         if (station === 'build') {
           await page.getByRole('button', { name: 'weight on the wheels' }).click();
           await page

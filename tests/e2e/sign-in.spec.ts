@@ -49,6 +49,7 @@ const GATES: Record<string, Need> = {
         'GET jobs/[id]/parts-list',
         'GET jobs/[id]/print',
         'GET tools',
+        'GET steps',
       ],
     ].map((route) => [route, 'read' as const]),
   ),

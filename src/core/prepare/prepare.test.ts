@@ -4,6 +4,7 @@ import { procedureOf } from '../suspension/registry';
 import { about, arrivalOf, atLeast, offBy } from './arrival';
 import { untilTheBay, type Task } from './calendar';
 import { liftPlan, UNDER_TYRE, type Lifted } from './liftPlan';
+import { workTime } from './minutes';
 import { hardwareOf, type HardwareFacts } from './needed';
 import { toolsFor, type Tool } from './tools';
 
@@ -158,4 +159,11 @@ test('a spanner that is slack is no spanner; what carries too little is not take
   const stands = tool({ kind: 'stand', capacity: 3000, high: 700 });
   expect(need([stands], 'stands').has).not.toBeNull();
   expect(need([stands], 'axleStands').has).toBeNull();
+});
+
+test('how long it takes is told by steps that were timed, and by no other', () => {
+  const steps = order('block');
+  const seen = [4, 5, 6, 7, 30].map((minutes) => ({ step: 'crack', minutes }));
+  expect(workTime(steps, seen)).toEqual({ low: 10, high: 14, timed: 2, steps: steps.length });
+  expect(workTime(steps, seen.slice(0, 2))).toMatchObject({ low: 0, timed: 0 });
 });

@@ -15,6 +15,8 @@ const STANDS: Record<Stand, { title: string; held: string }> = {
   weight: { title: 'Weight on', held: 'on its wheels, chocked until the last' },
 };
 
+const PRINTS = { card: 'build card', torque: 'torque sheet', labels: 'labels for the bags' };
+
 /** The steps of the plan in their order, with what holds it, what stays loose and what to look out for; ticked once the build has begun. */
 export function OrderSheet({ outbox, order }: { outbox: Outbox; order: OrderOfWork | null }) {
   const { job, say } = outbox;
@@ -45,6 +47,13 @@ export function OrderSheet({ outbox, order }: { outbox: Outbox; order: OrderOfWo
         </span>
       }
     >
+      <p className="acts">
+        {(['card', 'torque', 'labels'] as const).map((what) => (
+          <a key={what} className="link" href={`/api/jobs/${view.id}/print?what=${what}`} download>
+            {PRINTS[what]}, PDF
+          </a>
+        ))}
+      </p>
       {order.refused ? <p className="stop-word">STOP: {order.refused.reason}</p> : null}
       <ProblemNote problem={problem} />
       {disputed.map(({ step, person }) => {

@@ -1,13 +1,17 @@
 'use client';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type WaitEdit, type WaitRow } from '@/contracts/needed';
 import { bayOf, dateOf } from '@/contracts/preparation';
 import { type UntilTheBay } from '@/core/prepare/calendar';
+import { workTime, type StepTime } from '@/core/prepare/minutes';
+import { type Operation } from '@/core/procedure/operation';
 import { countRule } from '@/core/units/rules';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { TextField } from '../controls/TextField';
 import { useRoom } from '../drawing/useRoom';
+import { call } from '../job/api';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
@@ -19,7 +23,15 @@ import { useBay } from './useBay';
 const DAYS = countRule(0, 400);
 
 /** What takes days before the work, drawn until the day in the bay, and what it is made of. */
-export function CalendarSheet({ job, calendar, steps }: { job: JobHandle; calendar: UntilTheBay; steps: number }) {
+export function CalendarSheet({
+  job,
+  calendar,
+  order,
+}: {
+  job: JobHandle;
+  calendar: UntilTheBay;
+  order: readonly Operation[];
+}) {
   const { view } = job;
   const { busy, problem, run } = useSend();
   const { setBay, problem: bayProblem } = useBay(job);
@@ -28,7 +40,8 @@ export function CalendarSheet({ job, calendar, steps }: { job: JobHandle; calend
   const put = (edit: WaitEdit) => run(() => job.send('/waits', 'PUT', edit));
   return (
     <section className="calendar" aria-label="Until the bay">
-      <Drawn calendar={calendar} today={view.today} steps={steps} wanted={bay.bayOn} />
+      <Drawn calendar={calendar} today={view.today} steps={order.length} wanted={bay.bayOn} />
+      <WorkTimeLine order={order} />
       <div className="grid-fields">
         <div className="field">
           <label htmlFor="bay-on">Into the bay on</label>
@@ -102,6 +115,27 @@ export function CalendarSheet({ job, calendar, steps }: { job: JobHandle; calend
       </form>
       <ProblemNote problem={problem ?? bayProblem} />
     </section>
+  );
+}
+
+/** How long the work itself takes, by the shop's own ticks; nothing is made up. */
+function WorkTimeLine({ order }: { order: readonly Operation[] }) {
+  const { data } = useQuery({ queryKey: ['step-times'], queryFn: () => call<StepTime[]>('/api/steps', 'GET') });
+  if (!data || order.length === 0) return null;
+  const { low, high, timed, steps } = workTime(order, data);
+  return (
+    <p className="muted" data-testid="work-time">
+      {timed === 0 ? (
+        'How long it takes is not told yet: no step of it was ticked often enough in this shop.'
+      ) : (
+        <>
+          <span className="figure">
+            {Math.round(low)} to {Math.round(high)} min
+          </span>{' '}
+          by this shop’s own ticks, {timed} of {steps} steps timed
+        </>
+      )}
+    </p>
   );
 }
 

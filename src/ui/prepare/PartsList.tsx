@@ -139,6 +139,9 @@ export function PartsList({
         <a className="link" href={`/api/jobs/${view.id}/parts-list`} download>
           list for the counter, CSV
         </a>
+        <a className="link" href={`/api/jobs/${view.id}/print?what=parts`} download>
+          on paper, PDF
+        </a>
       </div>
       <ProblemNote problem={problem} />
     </section>

@@ -114,7 +114,7 @@ export function PrepareStation({ first, people, person }: StationProps) {
             {
               id: 'calendar',
               name: 'until the bay',
-              children: <CalendarSheet job={job} calendar={calendar} steps={order.length} />,
+              children: <CalendarSheet job={job} calendar={calendar} order={order} />,
             },
             { id: 'kit', name: 'what a kit brings', roomy: true, children: <KitSheet job={job} /> },
           ]}

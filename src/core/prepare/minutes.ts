@@ -1,0 +1,37 @@
+import { type Operation } from '../procedure/operation';
+
+/** How long a step took once, by its name without the side. */
+export interface StepTime {
+  step: string;
+  minutes: number;
+}
+
+export interface WorkTime {
+  /** From the quicker to the slower half of what was seen, all steps that were ever timed. */
+  low: number;
+  high: number;
+  /** Steps of the order that were timed at least as often as it takes, and all of them. */
+  timed: number;
+  steps: number;
+}
+
+/** One time is an accident; from this many on a step's own times are believed. Chosen. */
+const OFTEN = 3;
+
+const quantile = (sorted: readonly number[], at: number): number => {
+  const place = at * (sorted.length - 1);
+  const [below, above] = [sorted[Math.floor(place)]!, sorted[Math.ceil(place)]!];
+  return below + (above - below) * (place - Math.floor(place));
+};
+
+/** How long an order takes by the shop's own steps, as a range: quartiles of each, summed. No time is made up for a step that nobody was timed at. */
+export function workTime(order: readonly Operation[], seen: readonly StepTime[]): WorkTime {
+  const by = new Map<string, number[]>();
+  for (const { step, minutes } of seen) by.set(step, [...(by.get(step) ?? []), minutes]);
+  const times = order.flatMap(({ id }) => {
+    const of = (by.get(id.split('.')[0]!) ?? []).toSorted((p, q) => p - q);
+    return of.length < OFTEN ? [] : [{ low: quantile(of, 0.25), high: quantile(of, 0.75) }];
+  });
+  const sum = (end: 'low' | 'high') => times.reduce((all, t) => all + t[end], 0);
+  return { low: sum('low'), high: sum('high'), timed: times.length, steps: order.length };
+}

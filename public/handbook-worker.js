@@ -86,8 +86,14 @@ self.addEventListener('fetch', (event) => {
   const url = new URL(request.url);
   if (url.origin !== location.origin) return;
   if (url.pathname.startsWith('/_next/static/')) {
-    // Never changes under its address.
-    event.respondWith(caches.match(request, { ignoreVary: true }).then((kept) => kept ?? fetch(request)));
+    // Never changes under its address. A solver's program reads what it is from the end of its own address, which an answer of the cache has lost: one
+    // made anew has the address that was asked for.
+    event.respondWith(
+      caches.match(request, { ignoreVary: true }).then((kept) => {
+        if (!kept) return fetch(request);
+        return request.destination === 'worker' ? new Response(kept.body, { headers: kept.headers }) : kept;
+      }),
+    );
     return;
   }
   if (request.mode !== 'navigate') return;

@@ -4,6 +4,7 @@ import { type JobView } from '@/contracts/job';
 import { type NeededEdit, type NewArrival, type NewBay, type WaitEdit } from '@/contracts/needed';
 import { partLines } from '@/contracts/preparation';
 import { conflict, notFound, ProblemError } from '@/contracts/problem';
+import { partEditSchema } from '@/contracts/shelf';
 import { type NewFastenerSize, type ToolEdit, type ToolRow } from '@/contracts/tool';
 import { type Tx } from '@/data/client';
 import * as prepare from '@/data/prepare';
@@ -54,8 +55,7 @@ async function takeOffShelf(tx: Tx, was: FromShelf | null, now: FromShelf | null
     const left = (item.quantity ?? 0) + moves.get(item.id)!;
     if (left < 0)
       throw bad(`The shelf holds ${item.quantity ?? 0} of “${item.name}”, fewer than are taken.`, 'shelfItemId');
-    const { photos, updatedAt, updatedBy, ...part } = item;
-    await putParts(tx, [{ ...part, quantity: left }]);
+    await putParts(tx, [partEditSchema.parse({ ...item, quantity: left })]);
   }
 }
 

@@ -1,6 +1,9 @@
 import { type JobView } from '@/contracts/job';
 import { DEMO, expect, focusOn, openTab, test, typeInto } from './shop';
 
+// What a page's service worker has a hand in, a route of the test does not see.
+test.use({ serviceWorkers: 'block' });
+
 test('an answer that was pressed stays pressed when an older read arrives after it', async ({ page }) => {
   await page.goto(`${DEMO.begun}/build`);
   const ok = page.getByRole('group', { name: 'Frame held on stands' }).getByRole('button', { name: 'ok', exact: true });

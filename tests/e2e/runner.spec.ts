@@ -20,9 +20,11 @@ const PICTURE = {
 const next = (page: Page) => page.getByTestId('next-step');
 /** Ticks the step at hand once it was read; what it waits for is gone on without, with a reason. */
 async function done(page: Page, shows: RegExp): Promise<void> {
+  await expect(page.getByRole('button', { name: 'view…' })).toBeEnabled();
   await expect(page.locator('.run-title')).toContainText(shows);
-  await page.waitForTimeout(750);
+  await page.waitForTimeout(900);
   await page.keyboard.press('PageDown');
+  await expect(page.locator('.run-title')).not.toContainText(shows);
 }
 
 test('a leaf put in on two tablets, one of them without a network for half of it, a reload, a server killed: nothing is lost', async ({

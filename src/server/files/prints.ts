@@ -176,7 +176,7 @@ function labels(view: JobView): Content[] {
       { text: what, fontSize: 12 },
       { text: then, fontSize: 11 },
       { text: `${view.vehicle.name}, ${view.axle.position}`, fontSize: 9, margin: [0, 4, 0, 0] },
-      { text: 'front  →', fontSize: 9 },
+      { text: 'this end to the front: ______', fontSize: 9 },
     ],
     margin: [4, 4, 4, 8],
   });

@@ -2,10 +2,11 @@
 import { type JobView } from '@/contracts/job';
 import { CROSS, type Round } from '@/core/fastener/rounds';
 import { type Side } from '@/core/vehicle/side';
-import { quantityText } from '@/core/units/format';
+import { decimalText, quantityText } from '@/core/units/format';
 import { type UnitId } from '@/core/units/units';
 import { useRoom } from '../drawing/useRoom';
 import { useLengthText } from '../measured/Figure';
+import { useView } from '../theme/View';
 import { legOf } from './plate';
 
 interface Props {
@@ -21,6 +22,7 @@ interface Props {
 export function PlateStage({ view, side, round, unit, picked, onPick }: Props) {
   const [ref, width, room] = useRoom<HTMLElement>(620);
   const text = useLengthText();
+  const { lengths } = useView();
   const tall = Number.isFinite(room) ? Math.max(230, room) : 340;
   const [cx, cy] = [width / 2, tall / 2 - 6];
   const [half, deep] = [Math.min(150, width * 0.17), Math.min(112, tall * 0.3)];
@@ -138,7 +140,7 @@ export function PlateStage({ view, side, round, unit, picked, onPick }: Props) {
                 {of ? quantityText(of.value, unit) : '–'}
               </text>
               <text x={tx} y={ty + 28} textAnchor={left ? 'end' : 'start'} style={{ fill: 'var(--graphite)' }}>
-                {stands ? `thread ${text(stands.value)}` : ''}
+                {stands ? `thread ${lengths === 'mm' ? `${decimalText(stands.value, 1)} mm` : text(stands.value)}` : ''}
               </text>
             </g>
           );

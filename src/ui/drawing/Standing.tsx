@@ -62,6 +62,7 @@ export function Chocks({ s, x, r }: { s: Scale; x: number; r: number }) {
 export function Stand({ s, x, top, known }: { s: Scale; x: number; top: number; known: boolean }) {
   const [px, y, head] = [s.x(x), s.y(0), s.y(top)];
   const tall = y - head;
+  const wide = Math.min(11, tall * 0.24);
   const line = { stroke: known ? 'var(--ink)' : 'var(--graphite)', strokeDasharray: known ? undefined : '2 4' };
   return (
     <g {...line} strokeWidth="1.6" strokeLinejoin="round">
@@ -70,7 +71,7 @@ export function Stand({ s, x, top, known }: { s: Scale; x: number; top: number; 
         fill={known ? 'var(--steel)' : 'none'}
       />
       <path
-        d={`M${px} ${head + tall * 0.3}V${head + 4}M${px - 11} ${head}h22v4h-22z`}
+        d={`M${px} ${head + tall * 0.3}V${head + 4}M${px - wide} ${head}h${2 * wide}v4h${-2 * wide}z`}
         fill={known ? 'var(--ink)' : 'none'}
       />
     </g>

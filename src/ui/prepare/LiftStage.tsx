@@ -106,23 +106,16 @@ export function LiftStage({ view, lift }: { view: JobView; lift: Lift }) {
         {plan ? (
           <>
             <Dimension s={s} at={s.x(standX) - 26} from={0} to={top} ink="new" />
-            <text
-              x={s.x(standX) - 36}
-              y={s.y(top / 2) + 5}
-              textAnchor="end"
-              className="num"
-              style={{ fill: 'var(--new)' }}
-            >
-              {text(top)}
-            </text>
             <path d={`M${s.x(own) - 10} ${s.y(0)}V${s.y(plan.clear)}`} stroke="var(--new)" strokeWidth="3" />
-            <text x={s.x(own + radius) + 12} y={ground - 8} className="num" style={{ fill: 'var(--new)' }}>
-              {text(plan.clear)}
-            </text>
+            {narrow ? null : (
+              <text x={s.x(own + radius) + 12} y={ground - 8} className="num" style={{ fill: 'var(--new)' }}>
+                {text(plan.clear)}
+              </text>
+            )}
           </>
         ) : null}
-        <text x={s.x(standX)} y={ground + 18} textAnchor="middle">
-          stands
+        <text x={s.x(standX)} y={ground + 18} textAnchor="middle" style={plan ? { fill: 'var(--new)' } : {}}>
+          {plan ? `stands ${text(top)}` : 'stands'}
         </text>
         {hitched ? (
           <text x={s.x(other)} y={ground + 18} textAnchor="middle">

@@ -92,10 +92,13 @@ function drawings(view: JobView): Content[] {
   const size = (id: string) => ubolts?.called.find((c) => c.size === id)?.value;
   const [leg, inside] = [size('legLength'), size('insideWidth')];
   if (leg !== undefined && inside !== undefined)
-    found.push(
-      { text: `${capital(ubolts!.what)}, one to one: lay it on the paper`, bold: true, margin: [0, 10, 0, 2] },
-      ...laid(leg, inside, size('threadLength') ?? leg / 3),
-    );
+    found.push({
+      unbreakable: true,
+      stack: [
+        { text: `${capital(ubolts!.what)}, one to one: lay it on the paper`, bold: true, margin: [0, 10, 0, 2] },
+        ...laid(leg, inside, size('threadLength') ?? leg / 3),
+      ],
+    });
   return found.length === 0
     ? []
     : [

@@ -62,10 +62,11 @@ test('a leaf put in on two tablets, one of them without a network for half of it
   const pit = await other.newPage();
   await pit.goto(PATH);
   await expect(next(pit)).toContainText('Shackle off');
-  await pit.waitForFunction(
-    async (path) => (await caches.match(path, { cacheName: 'gravelwort-build' })) !== undefined,
-    PATH,
-  );
+  await expect
+    .poll(() =>
+      pit.evaluate(async (path) => Boolean(await caches.match(path, { cacheName: 'gravelwort-build' })), PATH),
+    )
+    .toBe(true);
   await other.setOffline(true);
   await done(pit, /Shackle off/);
   await done(pit, /front eye bolt out/);

@@ -43,8 +43,7 @@ test('a U-bolt that came too short stops the start, with its own arithmetic; the
     await typeInto(page, `${name}, piece 4`, String(size === 'legLength' ? leg - 20 : Math.round(value)));
     await stored;
   }
-  // 2.5 mm less than called for would still have been right.
-  await expect(page.getByRole('status', { name: 'Arrival' })).toContainText('17.5 mm short, STOP leg inside the bend');
+  await expect(page.getByRole('status', { name: 'Arrival' })).toContainText('20.0 mm short, STOP leg inside the bend');
   await openTab(page, 'parts and hardware');
   await expect(line).toContainText('STOP 1 wrong');
   await expect(page.getByRole('link', { name: /^Prepare/ })).toContainText('STOP');

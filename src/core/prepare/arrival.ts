@@ -53,7 +53,7 @@ export interface Misfit {
   piece: number;
   called: Called;
   measured: number;
-  /** Negative where it is short. */
+  /** From what was called for; negative where it is short. */
   by: number;
 }
 
@@ -72,8 +72,9 @@ export function arrivalOf(wanted: number, called: readonly Called[], read: reado
     misfits: pieces.flatMap((piece) =>
       called.flatMap((c): Misfit[] => {
         const measured = of(piece, c);
-        const by = measured === undefined ? 0 : offBy(c, measured);
-        return by === 0 ? [] : [{ piece, called: c, measured: measured!, by }];
+        return measured === undefined || offBy(c, measured) === 0
+          ? []
+          : [{ piece, called: c, measured, by: measured - c.value }];
       }),
     ),
     measured: called.length === 0 ? 0 : pieces.filter((p) => called.every((c) => of(p, c) !== undefined)).length,

@@ -48,7 +48,7 @@ test('a wrong piece is named with what it lacks; one that was changed and read a
   ]);
   const { misfits, measured } = arrivalOf(4, called, read);
   expect(measured).toBe(3);
-  expect(misfits.map((m) => [m.piece, m.called.size, m.by])).toEqual([[3, 'legLength', -18]]);
+  expect(misfits.map((m) => [m.piece, m.called.size, m.by])).toEqual([[3, 'legLength', -20]]);
   expect(
     arrivalOf(
       4,

@@ -63,10 +63,9 @@ export const baySchema = z.object({
   bayOn: daySchema.nullable(),
   rusty: z.boolean(),
   soakDays: z.number().int().min(0).max(60),
-  firstTime: z.boolean(),
   standId: z.uuid().nullable(),
 });
 export type Bay = z.infer<typeof baySchema>;
-export const NO_BAY: Bay = { bayOn: null, rusty: false, soakDays: 0, firstTime: true, standId: null };
+export const NO_BAY: Bay = { bayOn: null, rusty: false, soakDays: 0, standId: null };
 export const newBaySchema = baySchema.extend({ id: z.uuid() });
 export type NewBay = z.infer<typeof newBaySchema>;

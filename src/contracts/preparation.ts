@@ -7,7 +7,6 @@ import { type SizedFastener } from '@/core/prepare/tools';
 import { centreBoltLength } from '@/core/fastener/centreBolt';
 import { threadNamed } from '@/core/thread/thread';
 import { besidesOf } from './besides';
-import { daysBetween } from './due';
 import { type AxleView } from './job';
 import { NO_BAY, type Bay, type NeededPart } from './needed';
 import { orderOfWork, schoolOf } from './orderOfWork';
@@ -170,9 +169,6 @@ export function calendarOf(view: AxleView, lines = partLines(view)): UntilTheBay
   const { bayOn } = bayOf(view);
   return untilTheBay(tasksOf(view, lines), dayNumber(view.today), bayOn === null ? null : dayNumber(bayOn));
 }
-
-/** Days to go until a date of the shop's. */
-export const daysTo = (view: AxleView, date: string): number => daysBetween(view.today, date);
 
 /** Fasteners of the axle of which somebody found out the size. */
 export const sizedFasteners = (view: AxleView): SizedFastener[] =>

@@ -81,15 +81,14 @@ export const updateWait = (tx: Tx, jobAxleId: string, w: WaitEdit) =>
 export const jobBay = (tx: Tx, id: string) =>
   tx.rows(
     baySchema,
-    `SELECT to_char(b.bay_on, 'YYYY-MM-DD') AS "bayOn", b.rusty, b.soak_days AS "soakDays", b.first_time AS "firstTime",
-            b.stand_id AS "standId" FROM job_bay b WHERE b.job_axle_id = $1 ORDER BY b.set_at DESC LIMIT 1`,
+    `SELECT to_char(b.bay_on, 'YYYY-MM-DD') AS "bayOn", b.rusty, b.soak_days AS "soakDays", b.stand_id AS "standId" FROM job_bay b WHERE b.job_axle_id = $1 ORDER BY b.set_at DESC LIMIT 1`,
     [id],
   );
 
 export const insertBay = (tx: Tx, jobAxleId: string, b: NewBay) =>
   insertOnce(tx, 'job_bay', {
     ...{ id: b.id, job_axle_id: jobAxleId, bay_on: b.bayOn, rusty: b.rusty, soak_days: b.soakDays },
-    ...{ first_time: b.firstTime, stand_id: b.standId, person_id: tx.person },
+    ...{ stand_id: b.standId, person_id: tx.person },
   });
 
 const TOOL = `t.id, t.kind, t.name, t.across, t.across_typed AS "acrossTyped", t.low, t.low_typed AS "lowTyped", t.high,

@@ -93,7 +93,7 @@ CREATE TABLE shop_tool (
   FOREIGN KEY (shop_id, person_id) REFERENCES person (shop_id, id)
 );
 
--- How the job goes into the bay: the day, how rusty it is, how long it soaks, how many are at it, on which stands. The last row counts.
+-- How the job goes into the bay: the day, how rusty it is, how long it soaks, on which stands. The last row counts.
 CREATE TABLE job_bay (
   shop_id uuid NOT NULL,
   id uuid NOT NULL,
@@ -101,7 +101,6 @@ CREATE TABLE job_bay (
   bay_on date,
   rusty boolean NOT NULL,
   soak_days integer NOT NULL CHECK (soak_days BETWEEN 0 AND 60),
-  first_time boolean NOT NULL,
   stand_id uuid,
   person_id uuid NOT NULL,
   set_at timestamptz NOT NULL DEFAULT clock_timestamp(),

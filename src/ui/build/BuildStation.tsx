@@ -58,7 +58,7 @@ export function BuildStation({ first, people, person }: StationProps) {
       person={person}
       rows={facts ? rows : undefined}
       fixed
-      middle={<OutboxBadge outbox={outbox} kept={kept} />}
+      middle={<OutboxBadge outbox={outbox} kept={kept} person={name} />}
     >
       <Workbench className={running ? 'build running' : 'build'}>
         <Stage title={running ? 'Step' : 'Before you begin'} aside={null}>

@@ -11,7 +11,7 @@ const WORDS = {
 } as const;
 
 /** What was said here and has not reached the server, always in sight; nothing when all has. */
-export function OutboxBadge({ outbox, kept: pageKept }: { outbox: Outbox; kept: boolean }) {
+export function OutboxBadge({ outbox, kept: pageKept, person }: { outbox: Outbox; kept: boolean; person: string }) {
   const { kept, since, drop } = outbox;
   const refused = kept.filter((k) => k.refused);
   const waiting = kept.length - refused.length;
@@ -51,6 +51,9 @@ export function OutboxBadge({ outbox, kept: pageKept }: { outbox: Outbox; kept: 
               <li key={item.id}>
                 {WORDS[item.path]}: {String(item.body.step ?? item.body.bolt ?? item.body.leg ?? item.body.what)}
                 {item.body.done === false ? ', taken back' : ''}
+                {item.person === person ? null : (
+                  <span className="muted"> said by {item.person}, sent when they are at this screen</span>
+                )}
                 {item.refused ? (
                   <>
                     {' '}

@@ -17,6 +17,9 @@ const TWICE = 700;
 /** What a foot pedal sends. */
 const PEDAL = 'PageDown';
 
+const elsewhere = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.closest('input, textarea, select, .dock, [role=dialog], dialog') !== null;
+
 interface Props {
   outbox: Outbox;
   order: OrderOfWork;
@@ -58,7 +61,8 @@ export function RunStage({ outbox, order, plate, picked, onPick }: Props) {
   });
   useEffect(() => {
     const down = (event: KeyboardEvent) => {
-      if (event.key !== PEDAL || event.repeat) return;
+      // In a field or a list the key is that one's own.
+      if (event.key !== PEDAL || event.repeat || elsewhere(event.target)) return;
       event.preventDefault();
       pressed.current();
     };

@@ -17,6 +17,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['?', 'this map'],
   ['Enter', 'takes a field’s figure and walks on to the next'],
   ['Escape', 'puts back what the field held, or closes this'],
+  ['Page down', 'on Build: the step at hand is done, as by a foot pedal'],
   ['← →', 'a slider by one step; Page up and Page down by more'],
   ['↑ ↓', 'what is pulled on a drawing, 1 mm or 1/16 in; with Shift ten-fold; Escape lets it go'],
 ];

@@ -9,6 +9,8 @@ export interface Kept {
   jobId: string;
   path: '/steps' | '/incidents' | '/torque-readings' | '/leg-threads';
   body: Readonly<Record<string, unknown>>;
+  /** Who said it: it is sent when they are at this screen, and under no other name. */
+  person: string;
   /** When it was said, by this machine's clock, ms. */
   at: number;
   /** Why the server would not have it; it stays until somebody looks. */

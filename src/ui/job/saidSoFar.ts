@@ -9,9 +9,9 @@ const putIn = <T>(list: readonly T[], item: T, same: (other: T) => boolean): T[]
   item,
 ];
 
-/** A job with what was said of it on this screen and not sent yet, as it will stand when it is. @param person who says it */
-export function saidSoFar(view: JobView, kept: readonly Kept[], person: string): JobView {
-  return kept.reduce<JobView>((now, { path, body, at }) => {
+/** A job with what was said of it on this screen and not sent yet, as it will stand when it is. */
+export function saidSoFar(view: JobView, kept: readonly Kept[]): JobView {
+  return kept.reduce<JobView>((now, { path, body, person, at }) => {
     const by = { person, at: new Date(at).toISOString() };
     switch (path) {
       case '/steps': {

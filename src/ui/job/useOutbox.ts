@@ -41,7 +41,7 @@ export function useOutbox(job: JobHandle, person: string): Outbox {
     sending.current = true;
     try {
       for (const item of await keptOf(jobId)) {
-        if (item.refused) continue;
+        if (item.refused || item.person !== person) continue;
         const held = item.path === '/steps' ? { heldFor: Math.round((Date.now() - item.at) / 1000) } : {};
         try {
           await send.current(item.path, 'POST', { ...item.body, ...held });
@@ -59,7 +59,7 @@ export function useOutbox(job: JobHandle, person: string): Outbox {
       sending.current = false;
       setKept(await keptOf(jobId));
     }
-  }, [jobId]);
+  }, [jobId, person]);
 
   useEffect(() => {
     void flush();
@@ -69,6 +69,7 @@ export function useOutbox(job: JobHandle, person: string): Outbox {
   }, [flush]);
   // A page that came from this screen's own keeping may be older than what this screen saw last.
   const client = useQueryClient();
+  const [isNow, setIsNow] = useState(false);
   useEffect(() => {
     void client
       .fetchQuery({
@@ -83,12 +84,13 @@ export function useOutbox(job: JobHandle, person: string): Outbox {
         setSince((was) => was ?? Date.now());
         const seen = await viewOf(jobId);
         if (seen) client.setQueryData(['job', jobId], seen);
-      });
+      })
+      .finally(() => setIsNow(true));
   }, [client, jobId]);
   useEffect(() => {
-    void keepView(job.view);
-  }, [job.view]);
-  const waiting = kept.some((k) => !k.refused);
+    if (isNow) void keepView(job.view);
+  }, [isNow, job.view]);
+  const waiting = kept.some((k) => !k.refused && k.person === person);
   useEffect(() => {
     if (!waiting) return;
     const timer = setInterval(() => void flush(), AGAIN);
@@ -96,7 +98,7 @@ export function useOutbox(job: JobHandle, person: string): Outbox {
   }, [waiting, flush]);
 
   const say: Outbox['say'] = async (path, body) => {
-    const item: Kept = { id: String(body.id), jobId, path, body, at: Date.now() };
+    const item: Kept = { id: String(body.id), jobId, path, body, person, at: Date.now() };
     // Behind what waits already it waits too: what was said first is sent first.
     if (!waiting) {
       try {
@@ -116,9 +118,8 @@ export function useOutbox(job: JobHandle, person: string): Outbox {
       saidSoFar(
         job.view,
         kept.filter((k) => !k.refused),
-        person,
       ),
-    [job.view, kept, person],
+    [job.view, kept],
   );
   return {
     job: { ...job, view },

@@ -81,6 +81,8 @@ test('on a phone the measuring sheet, the build card and Prove can be worked', a
   const box = (await page.getByLabel('Thread showing', { exact: true }).boundingBox())!;
   expect(box.width).toBeGreaterThan(200);
   await page.getByRole('link', { name: 'Build' }).click();
+  // What is answered before lies below the drawing, a touch away.
+  await page.getByRole('tab', { name: 'before you loosen' }).click();
   const chips = page.getByRole('group', { name: 'Frame held on stands' });
   await chips.getByRole('button', { name: 'ok', exact: true }).click();
   await expect(chips.getByRole('button', { name: 'ok', exact: true, pressed: true })).toBeVisible();

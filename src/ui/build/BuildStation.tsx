@@ -244,7 +244,9 @@ function StartSheet({ job, rows }: { job: JobHandle; rows: readonly FitRow[] }) 
       ) : null}
       {open > 0 ? (
         <p>
-          <Marked kind="untouched">{open} questions of this card are not answered with ok.</Marked>
+          <Marked kind="untouched">
+            <a href="#before">{open} questions</a> of this card are not answered with ok.
+          </Marked>
         </p>
       ) : null}
       {view.predictions.length === 0 ? (

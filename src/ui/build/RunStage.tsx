@@ -17,8 +17,10 @@ const TWICE = 700;
 /** What a foot pedal sends. */
 const PEDAL = 'PageDown';
 
+/** Typed into, asked in a dialog, or a list that is being paged through itself. */
 const elsewhere = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && target.closest('input, textarea, select, .dock, [role=dialog], dialog') !== null;
+  target instanceof HTMLElement &&
+  (target.closest('input, textarea, select, [role=dialog], dialog') !== null || target.matches('[role=tabpanel]'));
 
 interface Props {
   outbox: Outbox;

@@ -116,7 +116,7 @@ test('one job from tape measure to proven height, in typed fractions, with a rel
     await page.getByRole('group', { name }).getByRole('button', { name: 'ok', exact: true }).click();
   await expect(page.getByRole('button', { name: 'ok', exact: true, pressed: true })).toHaveCount(4);
   await page.getByRole('button', { name: 'Start the build' }).click();
-  await expect(page.getByRole('heading', { name: 'Build started' })).toBeVisible();
+  await expect(page.getByTestId('next-step')).toContainText('Chock the wheels');
 
   await page.getByRole('link', { name: 'Prove' }).click();
   const tape = page.getByLabel('Hub to arch lip, left');

@@ -108,6 +108,7 @@ export function BuildStation({ first, people, person }: StationProps) {
                     </p>
                   </Sheet>
                   <FitSheet job={job} rows={rows} />
+                  {running ? <StartSheet job={job} rows={rows} /> : null}
                 </div>
               ),
             },

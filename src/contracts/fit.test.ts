@@ -12,7 +12,15 @@ test('a reason covers the misfit it was given for, a millimetre either way, and 
 });
 
 test('a tyre over its load keeps a build from starting', () => {
-  const view = { ...viewOf(flatbedSheet()), torques: [], survey: [], safety: [], defects: [], findings: [] };
+  const view = {
+    ...viewOf(flatbedSheet()),
+    torques: [],
+    survey: [],
+    safety: [],
+    defects: [],
+    arrivals: [],
+    findings: [],
+  };
   const limit = { point: 'wheelLimit', value: 600, phase: 'before', side: null, leafId: null, stateId: null } as const;
   const { input } = assembleTandem({
     ...{ kind: 'tandemSlipper', changes: [], wheelbase: 4000, states: [], readings: [{ ...limit, rolled: null }] },

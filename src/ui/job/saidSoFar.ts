@@ -1,7 +1,7 @@
-import { type Incident, type LegThread } from '@/contracts/incident';
+import { incidentSchema, legThreadSchema } from '@/contracts/incident';
 import { type JobView } from '@/contracts/job';
-import { type StepTick } from '@/contracts/stepTick';
-import { type TorqueReading } from '@/contracts/torque';
+import { stepTickSchema } from '@/contracts/stepTick';
+import { torqueReadingSchema } from '@/contracts/torque';
 import { type Kept } from './outbox';
 
 const putIn = <T>(list: readonly T[], item: T, same: (other: T) => boolean): T[] => [
@@ -9,29 +9,27 @@ const putIn = <T>(list: readonly T[], item: T, same: (other: T) => boolean): T[]
   item,
 ];
 
-/** A job with what was said of it on this screen and not sent yet, as it will stand when it is. */
+/** A job with what was said of it on this screen and not sent yet, as it will stand when it is. What cannot be read as what it should be is not shown; the server judges it. */
 export function saidSoFar(view: JobView, kept: readonly Kept[]): JobView {
   return kept.reduce<JobView>((now, { path, body, person, at }) => {
-    const by = { person, at: new Date(at).toISOString() };
+    const said = { ...body, person };
     switch (path) {
       case '/steps': {
-        const tick = { note: '', disputed: false, ...body, person, tickedAt: by.at } as unknown as StepTick;
-        return { ...now, ticks: putIn(now.ticks, tick, (t) => t.step === tick.step) };
+        const { data } = stepTickSchema.safeParse({ note: '', ...said, disputed: false, tickedAt: at });
+        return data ? { ...now, ticks: putIn(now.ticks, data, (t) => t.step === data.step) } : now;
       }
       case '/incidents': {
-        const said = { ...body, person, happenedAt: by.at } as unknown as Incident;
-        return { ...now, incidents: putIn(now.incidents, said, (i) => i.id === said.id) };
+        const { data } = incidentSchema.safeParse({ ...said, happenedAt: at });
+        return data ? { ...now, incidents: putIn(now.incidents, data, (i) => i.id === data.id) } : now;
       }
       case '/torque-readings': {
-        const read = { ...body, person, readAt: by.at } as unknown as TorqueReading;
-        return {
-          ...now,
-          torqueReadings: putIn(now.torqueReadings, read, (r) => r.joint === read.joint && r.bolt === read.bolt),
-        };
+        const { data } = torqueReadingSchema.safeParse({ ...said, readAt: at });
+        const same = (r: { joint: string; bolt: string }) => r.joint === data?.joint && r.bolt === data.bolt;
+        return data ? { ...now, torqueReadings: putIn(now.torqueReadings, data, same) } : now;
       }
       case '/leg-threads': {
-        const read = { ...body, person, readAt: by.at } as unknown as LegThread;
-        return { ...now, legThreads: putIn(now.legThreads, read, (l) => l.leg === read.leg) };
+        const { data } = legThreadSchema.safeParse({ ...said, readAt: at });
+        return data ? { ...now, legThreads: putIn(now.legThreads, data, (l) => l.leg === data.leg) } : now;
       }
     }
   }, view);

@@ -86,6 +86,7 @@ module.exports = {
     core('height', ...SPRINGS, 'measure/'),
     core('bench', ...SPRINGS, 'measure/', 'parts/'),
     core('quick', ...SPRINGS),
+    core('followup', ...SPRINGS, 'procedure/', 'inspection/'),
     core('selection', ...SPRINGS, 'measure/', 'parts/', 'procedure/'),
     {
       name: 'core-has-no-packages',

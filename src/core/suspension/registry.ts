@@ -3,6 +3,7 @@ import { type Uniform } from '../estimate/estimate';
 import { predictBands, type Band } from '../prediction/band';
 import { predictCentral, type Prediction, type StatePrediction } from '../prediction/central';
 import { FRAME_LINES } from '../prediction/ledger';
+import { leversOf, type HeightAt, type Levers } from '../prediction/levers';
 import { type JointId } from '../fastener/joints';
 import { type RuleId } from '../inspection/rules';
 import { type Way } from '../procedure/common';
@@ -124,6 +125,34 @@ export function bandsOfAxle(
   if (input.kind === 'tandemSlipper' && prediction.kind === input.kind)
     return predictBands(KINDS.tandemSlipper, input, prediction, uniform, samples);
   throw new CoreError('bad-input', 'prediction', 'this answer is of another kind of suspension than the input');
+}
+
+/** What moves the heights read after the work, for an axle of any kind, see `leversOf`. @throws CoreError as there */
+export function leversOfAxle(input: AxleInput, heights: readonly HeightAt[]): Generator<void, Levers> {
+  switch (input.kind) {
+    case 'longitudinalLeaf':
+      return leversOf(KINDS.longitudinalLeaf, input, heights);
+    case 'coilBeam':
+      return leversOf(KINDS.coilBeam, input, heights);
+    case 'tandemEqualizer':
+      return leversOf(KINDS.tandemEqualizer, input, heights);
+    case 'tandemSlipper':
+      return leversOf(KINDS.tandemSlipper, input, heights);
+  }
+}
+
+/** What settling is expected to take after the work, mm, 90 %. */
+export function settlingOfAxle(input: AxleInput): { value: number; half90: number } {
+  switch (input.kind) {
+    case 'longitudinalLeaf':
+      return KINDS.longitudinalLeaf.settling(input);
+    case 'coilBeam':
+      return KINDS.coilBeam.settling(input);
+    case 'tandemEqualizer':
+      return KINDS.tandemEqualizer.settling(input);
+    case 'tandemSlipper':
+      return KINDS.tandemSlipper.settling(input);
+  }
 }
 
 /** What of a prediction of a kind its checks hang on, the same whether it was solved just now or stored. */

@@ -1,4 +1,4 @@
-import { factorize, substitute } from './cholesky';
+import { factorize, substitute } from '../../cholesky';
 
 const { cos, max, min, sin, sqrt } = Math;
 

@@ -1,5 +1,5 @@
 import { CoreError } from '../../errors';
-import { factorize, substitute } from './cholesky';
+import { factorize, substitute } from '../../cholesky';
 
 const { abs, max } = Math;
 

@@ -1,6 +1,6 @@
 import { CoreError, requireNumber } from '../../errors';
 import { leafInertia } from '../../material/steel';
-import { factorize, substitute } from './cholesky';
+import { factorize, substitute } from '../../cholesky';
 
 export type End = 'front' | 'rear';
 

@@ -2,7 +2,7 @@ import { CoreError, requireNumber } from '../../errors';
 import { Z90 } from '../../estimate/estimate';
 import { forcesHeld, linkageAt, solveInstalled, type Linkage, type RearHold } from '../../mechanics/linkage/installed';
 import { nestedPack, type NestedPack } from './calibrate';
-import { factorize, substitute } from '../../mechanics/leafpack/cholesky';
+import { factorize, substitute } from '../../cholesky';
 import { COARSE } from '../../mechanics/leafpack/half';
 import { type Pack } from '../../mechanics/leafpack/pack';
 import { PackSolver, rateOnRollers, rollerForces, type Fineness, type PackShape } from '../../mechanics/leafpack/solve';

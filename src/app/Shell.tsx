@@ -21,6 +21,7 @@ import '@/ui/theme/board.css';
 import '@/ui/theme/workbench.css';
 import '@/ui/theme/check.css';
 import '@/ui/theme/prepare.css';
+import '@/ui/theme/prove.css';
 import '@/ui/theme/build.css';
 import '@/ui/theme/handbook.css';
 import '@/ui/theme/door.css';

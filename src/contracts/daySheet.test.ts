@@ -12,7 +12,18 @@ const row = (jobId: string, more: Partial<BoardRow> = {}): BoardRow => ({
 });
 const due = (dueOn: string, more: object = {}): Partial<BoardRow> => ({
   nextDue: {
-    ...{ id: 'd', what: 'U-bolts', afterKm: 800, fromKm: null, dueOn, doneAt: null, doneBy: null, figures: '' },
+    ...{
+      id: 'd',
+      what: 'U-bolts',
+      reads: 'torque' as const,
+      source: '',
+      afterKm: 800,
+      fromKm: null,
+      dueOn,
+      doneAt: null,
+      doneBy: null,
+      figures: '',
+    },
     ...more,
   },
 });

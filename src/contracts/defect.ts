@@ -9,6 +9,8 @@ export const defectSchema = z.object({
   subject: z.string(),
   what: z.string(),
   reason: z.string(),
+  /** What must not be done until then; empty for nothing. */
+  limits: z.string(),
   dueOn: z.string(),
   person: z.string(),
   openedAt: when,
@@ -24,6 +26,7 @@ export const newDefectSchema = z.object({
   subject: z.string().min(1).max(80),
   reason: z.string().trim().min(5, 'Say why it is gone on with, in a few words.').max(500),
   dueOn: day,
+  limits: z.string().trim().max(160).default(''),
 });
 export type NewDefect = z.infer<typeof newDefectSchema>;
 
@@ -45,5 +48,18 @@ export const newClosingSchema = z.object({
   id: z.uuid(),
   closed: z.boolean(),
   note: z.string().trim().max(500).default(''),
+  /** What is open and was accepted, each by a reason and a day; it becomes an open defect. */
+  accepted: z
+    .array(
+      z.object({
+        id: z.uuid(),
+        text: z.string().min(1).max(300),
+        reason: newDefectSchema.shape.reason,
+        dueOn: day,
+        limits: newDefectSchema.shape.limits,
+      }),
+    )
+    .max(200)
+    .default([]),
 });
 export type NewClosing = z.infer<typeof newClosingSchema>;

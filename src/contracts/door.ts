@@ -90,6 +90,9 @@ export const newLinkSchema = z.object({
   days: z.number().int().min(1).max(90),
 });
 
+/** The hand-over sheet, with a link of so many days on it or none. */
+export const handOverSheetSchema = z.object({ id, days: z.number().int().min(1).max(90).nullable() });
+
 export const staffSchema = z.object({
   id,
   name: z.string(),

@@ -5,6 +5,9 @@ import { when, typed } from './basics';
 export const dueSchema = z.object({
   id: z.uuid(),
   what: z.string(),
+  reads: z.enum(['torque', 'heights', 'look']),
+  /** Whose word the interval is; empty for common practice. */
+  source: z.string(),
   afterKm: z.number(),
   /** Odometer when it was set, km; null when nobody read it. */
   fromKm: z.number().nullable(),

@@ -7,6 +7,8 @@ import { buildSchema, outcomeSchema } from './build';
 import { costLineSchema } from './cost';
 import { closingSchema, defectSchema } from './defect';
 import { dueSchema, odometerSchema } from './due';
+import { settlingHeightSchema } from './follow';
+import { functionCheckSchema, handOverSchema, lessonSchema, roadTestSchema } from './prove';
 import { findingSchema, shopLimitSchema } from './finding';
 import { incidentSchema, legThreadSchema } from './incident';
 import { featureSchema, kitItemSchema } from './kit';
@@ -100,6 +102,15 @@ export const axleViewSchema = z.object({
   build: buildSchema.nullable(),
   outcomes: z.array(outcomeSchema),
   due: z.array(dueSchema),
+  /** The last answer of everything that was tried; the last drive of each phase. */
+  functionChecks: z.array(functionCheckSchema),
+  roadTests: z.array(roadTestSchema),
+  /** Heights read again since the work, the earliest first. */
+  settlingHeights: z.array(settlingHeightSchema),
+  /** The last hand-over of the job. */
+  handOver: handOverSchema.nullable(),
+  /** What earlier jobs on this axle taught, and this one. */
+  lessons: z.array(lessonSchema),
 });
 
 export type AxleView = z.infer<typeof axleViewSchema>;

@@ -10,7 +10,10 @@ import { blocking, fitRows, isArrival, storedFacts, unchecked, unsettled, type F
 import { missingBeforeHeights } from './gates';
 import { type AxleView, type JobView } from './job';
 import { bayOf, notHere, partLines } from './preparation';
+import { FUNCTIONS } from '@/core/followup/functions';
+import { dueNow } from './due';
 import { orderOfWork } from './orderOfWork';
+import { functionsOf } from './proving';
 import { readingsAround } from './sheet';
 import { type StationId } from './stationNames';
 import { travelUnread } from './travel';
@@ -98,9 +101,32 @@ export function openList(
       ...unsettled(rows).map((row) => (row.blocks ? stop(row.name) : open(`to be replaced: ${row.name}`))),
       ...unchecked(rows).map((row) => open(`not checked: ${row.name}`)),
       ...(view.build ? loose.map(stop) : []),
+      ...(view.build && view.outcomes.length > 0 ? untried(view) : []),
       ...(view.closing?.closed ? [] : [open('job not closed')]),
     ],
+    follow: [
+      ...view.due
+        .filter((d) => d.doneAt === null && dueNow(d, view.today, view.odometer?.km ?? null).word === 'overdue')
+        .map((d) => open(`overdue: ${d.what}`)),
+      ...(view.closing?.closed ? openDefects(view).map((d) => open(`open defect until ${d.dueOn}: ${d.what}`)) : []),
+    ],
   };
+}
+
+/** What was not tried before the vehicle leaves, or was not in order then. */
+function untried(view: AxleView): OpenItem[] {
+  const items = functionsOf(view).map((id) => ({
+    ...FUNCTIONS[id],
+    said: view.functionChecks.find((c) => c.item === id),
+  }));
+  const wrong = items.filter(({ said }) => said?.answer === 'notOk');
+  const left = items.filter(({ said }) => said === undefined || said.answer === 'notDone');
+  return [
+    ...wrong.map(({ name, stops, said }) =>
+      stops ? stop(`${name} not in order: ${said!.note}`) : open(`${name} not in order: ${said!.note}`),
+    ),
+    ...(left.length > 0 ? [open(`not tried: ${left.map(({ name }) => name).join(', ')}`)] : []),
+  ];
 }
 
 /** What must still be ordered, come or be set right before the work; nothing of it once the work has begun. */
@@ -132,6 +158,25 @@ function untickedSteps(view: AxleView): OpenItem[] {
 /** Defects that were gone on with and not ended. */
 export const openDefects = (view: AxleView) => view.defects.filter((d) => d.endedAt === null);
 
+/** Kept already: an open defect with its day, a check with its own. */
+const KEPT = 'open defect until ';
+const TO_COME = 'check to come: ';
+
+/** Subject of a defect that was accepted when the job was closed. */
+export const acceptedSubject = (text: string): string => `left:${text.slice(0, 70)}`;
+
+/** What of it must be accepted before the job is closed, each with a reason and a day. */
+export const toAccept = (view: JobView): OpenItem[] => {
+  const defects = [view, ...view.others].flatMap(openDefects);
+  return leftOpenOfJob(view).filter(
+    ({ text, stop }) =>
+      !stop &&
+      !text.includes(KEPT) &&
+      !text.includes(TO_COME) &&
+      !defects.some(({ subject }) => subject === acceptedSubject(text)),
+  );
+};
+
 /** What would be left open at one axle if the job were closed now, each thing once; stops first. */
 function leftOpen(view: AxleView): OpenItem[] {
   const lists = openList(view);
@@ -140,8 +185,8 @@ function leftOpen(view: AxleView): OpenItem[] {
     ...lists.build,
     ...lists.prove.filter((i) => i.text !== 'job not closed'),
     ...untickedSteps(view),
-    ...openDefects(view).map((d) => open(`open defect until ${d.dueOn}: ${d.what}`)),
-    ...view.due.filter((d) => !d.doneAt).map((d) => open(`check to come: ${d.what}`)),
+    ...openDefects(view).map((d) => open(`${KEPT}${d.dueOn}: ${d.what}`)),
+    ...view.due.filter((d) => !d.doneAt).map((d) => open(`${TO_COME}${d.what}`)),
   ];
   const sorted = [...all.filter((i) => i.stop), ...all.filter((i) => !i.stop)];
   return sorted.filter((item, k) => sorted.findIndex((other) => other.text === item.text) === k);

@@ -37,6 +37,10 @@ export function orderOfWork(view: AxleView): OrderOfWork | null {
   return { ...composed, done, progress: progressOf(start, order, done, hazards) };
 }
 
+/** Whether the plan asks for steps in which wheels come off. */
+export const takesSteps = (view: AxleView): boolean =>
+  orderOfWork(view)?.steps.some(({ operation }) => operation.id.startsWith('wheelOff')) ?? view.plan.changes.length > 0;
+
 export type Stand = 'ground' | 'air' | 'weight';
 
 /** One line of the order: a step, or the same one on both sides, one after the other. */

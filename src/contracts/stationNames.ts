@@ -1,4 +1,4 @@
-/** The stations that exist so far, in working order. Numbers are those of the whole line of work. */
+/** The stations of a job, in working order. */
 export const STATIONS = [
   { id: 'ask', name: 'Ask', number: 1 },
   { id: 'measure', name: 'Measure', number: 2 },
@@ -8,5 +8,6 @@ export const STATIONS = [
   { id: 'prepare', name: 'Prepare', number: 6 },
   { id: 'build', name: 'Build', number: 7 },
   { id: 'prove', name: 'Prove', number: 8 },
+  { id: 'follow', name: 'Follow', number: 9 },
 ] as const;
 export type StationId = (typeof STATIONS)[number]['id'];

@@ -25,6 +25,7 @@ export function stationStates(view: AxleView, lists = openList(view)): Record<St
     prepare: view.needed.length > 0 || view.waits.length > 0 || view.bay !== null,
     build: view.build !== null || view.torques.length > 0 || view.safety.length > 0,
     prove: view.outcomes.length > 0,
+    follow: view.closing?.closed === true || view.settlingHeights.length > 0 || view.due.some((d) => d.doneAt !== null),
   };
   const flags: Partial<Record<StationId, boolean>> = {
     inspect: view.findings.some((f) => f.verdict === 'stop' || f.verdict === 'replace'),
@@ -40,10 +41,11 @@ export function stationStates(view: AxleView, lists = openList(view)): Record<St
   return Object.fromEntries(STATIONS.map(({ id }) => [id, of(id)])) as Record<StationId, Station>;
 }
 
-type Progress = Pick<BoardRow, 'changes' | 'predictions' | 'built' | 'outcomes'>;
+type Progress = Pick<BoardRow, 'changes' | 'predictions' | 'built' | 'outcomes' | 'closedAt'>;
 
 /** The station where a job is worked on now. */
 export function currentStation(p: Progress): StationId {
+  if (p.closedAt !== null) return 'follow';
   if (p.outcomes > 0) return 'prove';
   if (p.built || p.predictions > 0) return 'build';
   if (p.changes > 0) return 'choose';

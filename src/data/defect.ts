@@ -7,7 +7,7 @@ import { JOB_OF } from './jobAxle';
 export const jobDefects = (tx: Tx, id: string) =>
   tx.rows(
     defectSchema,
-    `SELECT d.id, d.subject, d.what, d.reason, to_char(d.due_on, 'YYYY-MM-DD') AS "dueOn", d.opened_at AS "openedAt",
+    `SELECT d.id, d.subject, d.what, d.reason, d.limits, to_char(d.due_on, 'YYYY-MM-DD') AS "dueOn", d.opened_at AS "openedAt",
             p.name AS person, e.ended_at AS "endedAt", e.evidence,
             (SELECT q.name FROM person q WHERE q.shop_id = e.shop_id AND q.id = e.person_id) AS "endedBy"
        FROM defect d JOIN person p ON p.shop_id = d.shop_id AND p.id = d.person_id
@@ -18,9 +18,9 @@ export const jobDefects = (tx: Tx, id: string) =>
 
 export async function insertDefect(tx: Tx, jobAxleId: string, d: NewDefect, what: string): Promise<void> {
   const made = await tx.run(
-    `INSERT INTO defect (shop_id, id, job_axle_id, subject, what, reason, due_on, person_id)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8) ON CONFLICT (shop_id, id) DO NOTHING`,
-    [tx.shop, d.id, jobAxleId, d.subject, what.slice(0, 300), d.reason, d.dueOn, tx.person],
+    `INSERT INTO defect (shop_id, id, job_axle_id, subject, what, reason, due_on, limits, person_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT (shop_id, id) DO NOTHING`,
+    [tx.shop, d.id, jobAxleId, d.subject, what.slice(0, 300), d.reason, d.dueOn, d.limits, tx.person],
   );
   const { id, subject, reason } = d;
   // What is told of it was reckoned from the job as it stood then.

@@ -70,7 +70,8 @@ export async function tickCheck(tx: Tx, id: string, tick: Tick): Promise<void> {
   await markTicked(tx, id);
 }
 
-async function readOdometer(tx: Tx, vehicleId: string, id: string, km: number, typed: string): Promise<void> {
+/** Keeps a vehicle's odometer; its checks are measured by it. */
+export async function readOdometer(tx: Tx, vehicleId: string, id: string, km: number, typed: string): Promise<void> {
   await insertOdometer(tx, id, vehicleId, km, typed);
   await countFrom(tx, vehicleId, km);
   await markPassed(tx, vehicleId, km);

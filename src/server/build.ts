@@ -2,15 +2,16 @@
 import { randomUUID } from 'node:crypto';
 import { type EndDefect, type NewClosing, type NewDefect } from '@/contracts/defect';
 import { blocking, fitRows, misfitText, unsettled, type FitRow } from '@/contracts/fit';
+import { rechecksOfJob } from '@/contracts/following';
 import { missingBeforeHeights } from '@/contracts/gates';
 import { type JobView } from '@/contracts/job';
-import { leftOpenOfJob } from '@/contracts/openList';
+import { acceptedSubject, leftOpenOfJob, toAccept } from '@/contracts/openList';
 import { notFound, ProblemError } from '@/contracts/problem';
 import { assembledOf } from '@/contracts/sheet';
 import { WANTS_PART, type NewIncident, type NewLegThread } from '@/contracts/incident';
 import { type NewStepTick } from '@/contracts/stepTick';
 import { type NewTorque, type NewTorqueReading } from '@/contracts/torque';
-import { boltsOf, notFinal, RETORQUE } from '@/core/fastener/joints';
+import { boltsOf, notFinal } from '@/core/fastener/joints';
 import { lacksOf } from '@/core/suspension/registry';
 import { factsOf } from '@/core/fit/work';
 import { SUPPORT_ITEMS } from '@/core/procedure/safety';
@@ -188,15 +189,31 @@ export async function closeJob(tx: Tx, jobAxleId: string, given: NewClosing): Pr
       message: `STOP: this job cannot be closed while this is open: ${stops.map((s) => s.text).join('; ')}.`,
       detail: stops.map((s) => s.text),
     });
-  if (given.closed && open.length > 0 && given.note === '')
-    throw new ProblemError(422, {
-      code: 'bad-input',
-      message: 'Something is left open; say who knows of it.',
-      field: 'note',
-    });
+  if (given.closed && !(view.closing?.closed ?? false)) await accept(tx, view, given);
   await insertClosing(tx, view.job.id, given, given.closed ? open.map((i) => i.text) : []);
   await markClosed(tx, view.job.id);
   return loadJob(tx, jobAxleId);
+}
+
+/** Keeps everything that is left open as a defect, each with its reason and day; refused while one is neither. */
+async function accept(tx: Tx, view: JobView, { accepted }: NewClosing): Promise<void> {
+  const open = toAccept(view);
+  const left = open.filter(({ text }) => !accepted.some((a) => a.text === text));
+  if (left.length > 0)
+    throw new ProblemError(422, {
+      code: 'not-accepted',
+      message: `Left open without a reason and a day: ${left.map(({ text }) => text).join('; ')}.`,
+      field: 'accepted',
+      detail: left.map(({ text }) => text),
+    });
+  for (const { id, text, reason, dueOn, limits } of accepted.filter((a) => open.some(({ text: t }) => t === a.text))) {
+    if (dueOn < view.today)
+      throw new ProblemError(422, {
+        ...{ code: 'bad-input', message: `The day for “${text}” has gone by already.`, field: 'dueOn' },
+      });
+    const at = [view, ...view.others].find((v) => text.startsWith(`${v.axle.position}: `)) ?? view;
+    await insertDefect(tx, at.id, { id, subject: acceptedSubject(text), reason, dueOn, limits }, text);
+  }
 }
 
 const bad = (message: string, field = 'typed') => new ProblemError(400, { code: 'bad-input', message, field });
@@ -234,8 +251,8 @@ export async function enterTorque(tx: Tx, jobAxleId: string, given: NewTorque): 
   await insertTorque(tx, jobAxleId, given);
   const view = await loadJob(tx, jobAxleId);
   if (given.joint !== 'uBolts' || given.stage !== 'final') return view;
-  for (const { what, afterKm, inDays } of RETORQUE)
-    await insertDue(tx, randomUUID(), view.job.id, what, afterKm, inDays);
+  for (const check of rechecksOfJob(view).filter(({ what }) => what.startsWith('U-bolts')))
+    await insertDue(tx, randomUUID(), view.job.id, check);
   return loadJob(tx, jobAxleId);
 }
 

@@ -290,15 +290,43 @@ export const madeRoute =
       const who = await enter(request, gate);
       const { id } = await params;
       if (!UUID.test(id)) throw notFound('This');
-      const { type, name, body } = await inShopOf(who, (tx) => fn(tx, id, new URL(request.url).searchParams));
-      return new Response(typeof body === 'string' ? body : new Uint8Array(body), {
-        headers: {
-          'Content-Type': type,
-          'Content-Disposition': `attachment; filename="${name}"`,
-          'Cache-Control': 'no-store',
-        },
-      });
+      return fileAnswer(await inShopOf(who, (tx) => fn(tx, id, new URL(request.url).searchParams)));
     });
+
+/** The same of the shop as a whole. */
+export const madeShopRoute =
+  (gate: Gate, fn: (tx: Tx, query: URLSearchParams) => Promise<MadeFile>) =>
+  (request: Request): Promise<Response> =>
+    served(request, async () => {
+      const who = await enter(request, gate);
+      return fileAnswer(await inShopOf(who, (tx) => fn(tx, new URL(request.url).searchParams)));
+    });
+
+/** A file made of what is sent, under the name of who asks for it. @param fn is told under which address the shop was reached */
+export const madeOfRoute =
+  <S extends z.ZodType>(
+    gate: Gate,
+    schema: S,
+    fn: (tx: Tx, id: string, body: z.output<S>, origin: string) => Promise<MadeFile>,
+  ) =>
+  (request: Request, { params }: IdContext): Promise<Response> =>
+    served(request, async () => {
+      const who = await enter(request, gate);
+      const { id } = await params;
+      if (!UUID.test(id)) throw notFound('This');
+      const body = await readJson(request, schema);
+      const made = await noting(request, gate, who, id)((tx) => fn(tx, id, body, request.headers.get('origin') ?? ''));
+      return fileAnswer(made);
+    });
+
+const fileAnswer = ({ type, name, body }: MadeFile): Response =>
+  new Response(typeof body === 'string' ? body : new Uint8Array(body), {
+    headers: {
+      'Content-Type': type,
+      'Content-Disposition': `attachment; filename="${name}"`,
+      'Cache-Control': 'no-store',
+    },
+  });
 
 /** A stored picture; it never changes, so it may be kept. */
 export const imageRoute =

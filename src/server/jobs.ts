@@ -23,6 +23,7 @@ import { vehicleAxles } from '@/data/shop';
 import { together } from '@/data/together';
 import { jobArrivals, jobBay, jobFastenerSizes, jobNeeded, jobWaits } from '@/data/prepare';
 import { jobIncidents, jobLegThreads, jobTicks } from '@/data/stepTick';
+import { axleLessons, jobFunctionChecks, jobHandOver, jobRoadTests, jobSettlingHeights } from '@/data/prove';
 import { jobTorqueReadings, jobTorques } from '@/data/torque';
 
 /** What each part of a job's view is read by; all of one list are read as one statement. */
@@ -63,6 +64,11 @@ const OF_JOB = {
   fastenerSizes: jobFastenerSizes,
   defects: jobDefects,
   closing: jobClosing,
+  functionChecks: jobFunctionChecks,
+  roadTests: jobRoadTests,
+  settlingHeights: jobSettlingHeights,
+  handOvers: jobHandOver,
+  lessons: axleLessons,
 } as const;
 const OF_VEHICLE = {
   axles: vehicleAxles,
@@ -93,6 +99,7 @@ async function loadAxle(tx: Tx, id: string): Promise<AxleView> {
       closing: [closing],
       seen: [seen],
       bays: [bay],
+      handOvers: [handOver],
       packs,
       leaves,
       plans,
@@ -125,6 +132,7 @@ async function loadAxle(tx: Tx, id: string): Promise<AxleView> {
     build: build ?? null,
     closing: closing ?? null,
     bay: bay ?? null,
+    handOver: handOver ?? null,
     odometer: odometer[0] ?? null,
   };
 }

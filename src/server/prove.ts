@@ -1,17 +1,35 @@
-// Prove: after heights against what was foretold.
+// Prove: after heights against what was foretold, why they differ, what was tried, to whom it was handed.
 import { randomUUID } from 'node:crypto';
 import { type DayRow, type NewReading, type ReadingRow } from '@/contracts/reading';
 import { type JobView } from '@/contracts/job';
-import { ProblemError } from '@/contracts/problem';
+import { rechecksOfJob } from '@/contracts/following';
+import { functionsOf } from '@/contracts/proving';
+import { leftOpenOfJob } from '@/contracts/openList';
+import { notFound, ProblemError } from '@/contracts/problem';
+import {
+  type NewFunctionCheck,
+  type NewHandOver,
+  type NewLesson,
+  type NewRoadTest,
+  type Residual,
+} from '@/contracts/prove';
+import { explain } from '@/core/followup/residual';
+import { settlingOfAxle } from '@/core/suspension/registry';
 import { compareHeights, type Comparison, type TakenHeight } from '@/core/vehicle/likeWithLike';
-import { RETORQUE } from '@/core/fastener/joints';
 import { summarise } from '@/core/prediction/ledger';
 import { type Tx } from '@/data/client';
 import { insertDue } from '@/data/due';
 import * as plans from '@/data/plan';
+import * as proofs from '@/data/prove';
 import { readingById } from '@/data/reading';
+import { requireRoom } from '@/data/room';
+import { type InTx } from './http';
 import { loadJob } from './jobs';
 import { addReading } from './measure';
+import { leversInThread } from './solve';
+import { type Asker } from './threadPool';
+
+const bad = (message: string, field: string) => new ProblemError(422, { code: 'bad-input', message, field });
 
 /** Heights of the body that may be read before and after: from the hub, or from the ground at the same tyre pressure. */
 const PROVING = ['hubToLip', 'groundToLip'] as const;
@@ -82,7 +100,7 @@ export async function prove(
     convertedBy,
     point,
   });
-  for (const { what, afterKm, inDays } of RETORQUE) await insertDue(tx, newId(), view.job.id, what, afterKm, inDays);
+  for (const check of rechecksOfJob(view)) await insertDue(tx, newId(), view.job.id, check);
   return loadJob(tx, jobAxleId);
 }
 
@@ -133,4 +151,89 @@ async function againstBefore(tx: Tx, view: JobView, reading: NewReading, predict
     position: view.axle.position,
     rate: (state && (state.built ?? state.old)?.rate) ?? null,
   });
+}
+
+/** Keeps whether something that was tried is in order. */
+export async function tryFunction(tx: Tx, jobAxleId: string, given: NewFunctionCheck): Promise<JobView> {
+  const view = await loadJob(tx, jobAxleId);
+  if (!functionsOf(view).includes(given.item)) throw bad('This is not asked of this work.', 'item');
+  await requireRoom(tx, 'function_check', jobAxleId);
+  await proofs.insertFunctionCheck(tx, jobAxleId, given);
+  return loadJob(tx, jobAxleId);
+}
+
+/** Keeps a drive, before or after the work. */
+export async function noteRoadTest(tx: Tx, jobAxleId: string, given: NewRoadTest): Promise<JobView> {
+  const view = await loadJob(tx, jobAxleId);
+  if (!view.states.some((s) => s.id === given.stateId)) throw bad('This load state is not of this job.', 'stateId');
+  if (given.noise === null && given.ride === null && given.shake === null && given.note === '')
+    throw bad('Give a mark, or say how it drove.', 'note');
+  await requireRoom(tx, 'road_test', jobAxleId);
+  await proofs.insertRoadTest(tx, jobAxleId, given);
+  return loadJob(tx, jobAxleId);
+}
+
+/** Keeps to whom the vehicle was handed, with everything that was open then. */
+export async function handOver(tx: Tx, jobAxleId: string, given: NewHandOver): Promise<JobView> {
+  const view = await loadJob(tx, jobAxleId);
+  const open = leftOpenOfJob(view);
+  const stops = open.filter((item) => item.stop);
+  if (stops.length > 0)
+    throw new ProblemError(422, {
+      code: 'stops-open',
+      message: `STOP: it is not handed over while this is open: ${stops.map((s) => s.text).join('; ')}.`,
+      detail: stops.map((s) => s.text),
+    });
+  await requireRoom(tx, 'hand_over', view.job.id);
+  await proofs.insertHandOver(
+    tx,
+    view.job.id,
+    given,
+    open.map((i) => i.text),
+  );
+  return loadJob(tx, jobAxleId);
+}
+
+/** Keeps what the tape taught of the axle. */
+export async function learn(tx: Tx, jobAxleId: string, given: NewLesson): Promise<JobView> {
+  const view = await loadJob(tx, jobAxleId);
+  const predictionId = view.outcomes[0]?.predictionId;
+  if (!predictionId) throw bad('Nothing was measured after the work yet.', 'cause');
+  await requireRoom(tx, 'lesson', jobAxleId);
+  await proofs.insertLesson(tx, { axleId: view.axle.id, jobAxleId, predictionId }, given);
+  return loadJob(tx, jobAxleId);
+}
+
+/** Where the heights that were read after the work may come from. Solved outside any transaction. */
+export async function residualOf(inTx: InTx, jobAxleId: string, asker: Asker = {}): Promise<Residual> {
+  const { view, input } = await inTx(async (tx) => {
+    const view = await loadJob(tx, jobAxleId);
+    const predictionId = view.outcomes[0]?.predictionId;
+    const [record] = predictionId ? await plans.predictionRecord(tx, predictionId) : [];
+    if (!record) throw notFound('A height after the work');
+    return { view, input: record.inputs };
+  });
+  const read = view.outcomes.flatMap(({ side, stateId, point, measured, predicted }) => {
+    const state = input.states.findIndex((s) => s.id === stateId);
+    // One height a side and load: from the hub, where both were read.
+    const twice =
+      point === 'groundToLip' &&
+      view.outcomes.some((o) => o.side === side && o.stateId === stateId && o.point === 'hubToLip');
+    return state < 0 || twice ? [] : [{ side, stateId, state, off: measured - predicted }];
+  });
+  if (read.length === 0) throw notFound('A height after the work');
+  const levers = await leversInThread(
+    input,
+    read.map(({ side, state }) => ({ side, state })),
+    asker,
+  );
+  const told = explain(
+    levers,
+    read.map(({ off }) => off),
+    {
+      settling: settlingOfAxle(input),
+      notHome: 'arrangement' in input && input.arrangement === 'under' ? -1 : 1,
+    },
+  );
+  return { ...told, heights: read.map(({ side, stateId, off }) => ({ side, stateId, off })) };
 }

@@ -101,12 +101,6 @@ export function notFinal(
   return open.length > 0 ? `Not read yet: ${open.join('; ')}.` : null;
 }
 
-/** Tightened again after the first load cycles, km or days, whichever comes first. Common practice: 500 mi and 1,000 mi. */
-export const RETORQUE = [
-  { what: 'U-bolts: torque again', afterKm: 800, inDays: 14 },
-  { what: 'U-bolts: second check, heights after settling', afterKm: 1600, inDays: 42 },
-] as const;
-
 export interface TorqueEntry {
   joint: JointId;
   /** N·mm; null while nobody has read the figure. */

@@ -2,6 +2,7 @@ import ical from 'ical-generator';
 import { calendarOf, partLines } from '@/contracts/preparation';
 import { axleName } from '@/core/suspension/names';
 import { type Tx } from '@/data/client';
+import { openDue } from '@/data/due';
 import { type MadeFile } from '../http';
 import { loadJob } from '../jobs';
 import { fileName } from './fileName';
@@ -36,4 +37,18 @@ export async function calendarFile(tx: Tx, jobAxleId: string): Promise<MadeFile>
     ...{ type: 'text/calendar; charset=utf-8', name: fileName(view, 'calendar', 'ics') },
     body: calendar.toString(),
   };
+}
+
+/** Every check of the shop that is still to come, as days of a calendar. */
+export async function dueCalendar(tx: Tx): Promise<MadeFile> {
+  const calendar = ical({
+    name: 'Gravelwort, checks to come',
+    prodId: { company: 'gravelwort', product: 'gravelwort' },
+  });
+  for (const { id, what, dueOn, afterKm, vehicle } of await openDue(tx))
+    calendar.createEvent({
+      ...{ id: `${id}@gravelwort`, ...dayOf(Math.round(Date.parse(dueOn) / DAY)) },
+      ...{ summary: `${vehicle}: ${what}`, description: `or after ${afterKm} km` },
+    });
+  return { type: 'text/calendar; charset=utf-8', name: 'gravelwort-checks.ics', body: calendar.toString() };
 }

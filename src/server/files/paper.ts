@@ -50,6 +50,8 @@ export interface Sheet {
   /** Day and who printed it. */
   foot: string;
   content: Content[];
+  /** Work is done by it, so it carries the support card; left out where it only tells what was done. */
+  working?: boolean;
 }
 
 /** A box to tick with a pen. */
@@ -57,8 +59,8 @@ export const box = (mm = 5): Content => ({
   canvas: [{ type: 'rect', x: 0, y: 0, w: mm * MM, h: mm * MM, lineWidth: 1 }],
 });
 
-/** A sheet of A4 as PDF, with the support and stored-energy card at its head and page numbers at its foot. */
-export function onPaper({ title, of, foot, content }: Sheet): Promise<Buffer> {
+/** A sheet of A4 as PDF, with the support and stored-energy card at the head of all that work is done by, and page numbers at its foot. */
+export function onPaper({ title, of, foot, content, working = true }: Sheet): Promise<Buffer> {
   const definition: TDocumentDefinitions = {
     pageSize: 'A4',
     pageMargins: [14 * MM, 14 * MM, 14 * MM, 16 * MM],
@@ -67,10 +69,14 @@ export function onPaper({ title, of, foot, content }: Sheet): Promise<Buffer> {
     content: [
       { text: title, fontSize: 20, bold: true },
       { text: of, fontSize: 12, margin: [0, 0, 0, 6] },
-      {
-        table: { widths: ['*'], body: [[{ ul: [...SUPPORT_CARD], fontSize: 10, margin: [4, 3, 4, 3] }]] },
-        margin: [0, 0, 0, 10],
-      },
+      ...(working
+        ? [
+            {
+              table: { widths: ['*'], body: [[{ ul: [...SUPPORT_CARD], fontSize: 10, margin: [4, 3, 4, 3] }]] },
+              margin: [0, 0, 0, 10],
+            } satisfies Content,
+          ]
+        : []),
       ...content,
     ],
     footer: (page, pages) => ({

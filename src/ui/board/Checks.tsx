@@ -38,7 +38,7 @@ export function DueBy({ due, today, odometer }: { due: DueRow; today: string; od
 const ODOMETER = distanceRule(0, 1e7);
 
 /** A check is done with its figures: what each bolt was read to, how far the vehicle has been driven. */
-export function TickForm({ due, onDone }: { due: DueRow; onDone: () => void }) {
+export function TickForm({ due, onDone }: { due: DueRow; onDone: (done: boolean) => void }) {
   const router = useRouter();
   const { busy, problem, run } = useSend();
   const [figures, setFigures, forget] = useKept(`check|${due.id}`, '');
@@ -48,7 +48,7 @@ export function TickForm({ due, onDone }: { due: DueRow; onDone: () => void }) {
       const body = { id: crypto.randomUUID(), done: true, figures, km: km?.value ?? null, kmTyped: km?.typed ?? null };
       await call(`/api/checks/${due.id}`, 'POST', body);
       forget();
-      onDone();
+      onDone(true);
       router.refresh();
     });
   return (
@@ -70,7 +70,7 @@ export function TickForm({ due, onDone }: { due: DueRow; onDone: () => void }) {
         <button type="button" className="act" disabled={busy || figures.trim() === ''} onClick={() => void send()}>
           Done today
         </button>
-        <button type="button" className="act quiet" onClick={onDone}>
+        <button type="button" className="act quiet" onClick={() => onDone(false)}>
           Not yet
         </button>
       </div>

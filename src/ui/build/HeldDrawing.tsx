@@ -4,7 +4,8 @@ import { type Facts } from '@/core/procedure/operation';
 import { Chocks, Ground, Stand, Wheel } from '../drawing/Standing';
 import { fit } from '../drawing/scale';
 import { useRoom } from '../drawing/useRoom';
-import { pairOnSketch, railOf, VehicleBody } from '../drawing/VehicleSketch';
+import { pairOnSketch, railOf } from '@/core/vehicle/outline';
+import { VehicleBody } from '../drawing/VehicleSketch';
 import { sketchedAxles } from '../frame/VehicleHead';
 
 /** A raised frame is drawn this much higher, in wheelbases: a sign, not a measure. */

@@ -14,7 +14,18 @@ export const call = <T>(
   body?: unknown,
 ): Promise<T> =>
   // A form brings its own type, with the line between its parts.
-  send<T>(path, { method, ...(body instanceof FormData ? { body } : json(body)) });
+  send(path, { method, ...(body instanceof FormData ? { body } : json(body)) }).then(
+    async (response) => (await response.json().catch(() => null)) as T,
+  );
+
+const NAMED = /filename="([^"]+)"/;
+
+/** Asks for a file that is made of what is sent. */
+export async function callForFile(path: string, body: unknown): Promise<{ name: string; blob: Blob }> {
+  const response = await send(path, { method: 'POST', ...json(body) });
+  const name = NAMED.exec(response.headers.get('Content-Disposition') ?? '')?.[1] ?? 'gravelwort';
+  return { name, blob: await response.blob() };
+}
 
 /** A line of a long answer: how far it is, what came of it, or what was wrong. */
 interface Line<T> {
@@ -72,7 +83,7 @@ const LONGEST_READ = 20_000;
 /** A save this small, bytes, goes on when the page is left before it is answered. Browsers keep 64 KiB in all: thirty of them. */
 const KEPT = 2000;
 
-async function send<T>(path: string, init: RequestInit, again = false): Promise<T> {
+async function send(path: string, init: RequestInit, again = false): Promise<Response> {
   const since = shownSoFar();
   let response: Response;
   try {
@@ -93,10 +104,10 @@ async function send<T>(path: string, init: RequestInit, again = false): Promise<
       message: 'The server does not answer. What you typed is kept here; try again when it is back.',
     });
   }
-  if (response.ok) return (await response.json().catch(() => null)) as T;
+  if (response.ok) return response;
   const problem = await problemIn(response);
   // Who may not, or is not known any more, is asked for over the page; then the same is sent once more.
-  if (!again && (await liftRefusal(problem, since))) return send<T>(path, init, true);
+  if (!again && (await liftRefusal(problem, since))) return send(path, init, true);
   throw new ApiProblem(
     problem,
     problem.code === 'conflict' ? conflictSchema.safeParse(problem.detail).data : undefined,

@@ -1,6 +1,7 @@
 'use client';
 import { type JobView } from '@/contracts/job';
-import { pairOnSketch, railOf, VehicleBody } from '../drawing/VehicleSketch';
+import { pairOnSketch, railOf } from '@/core/vehicle/outline';
+import { VehicleBody } from '../drawing/VehicleSketch';
 import { Dimension } from '../drawing/Dimension';
 import { fit } from '../drawing/scale';
 import { ScaleBar } from '../drawing/ScaleBar';

@@ -1,240 +1,129 @@
 'use client';
-import { Marked } from '../controls/Mark';
-import { Checkbox } from 'antd';
-import { useState } from 'react';
-import { type JobView } from '@/contracts/job';
-import { pointName } from '../measure/fields';
-import { type Outcome } from '@/contracts/build';
-import { SIDES, type Side } from '@/core/vehicle/side';
-import { summarise, type LedgerSummary } from '@/core/prediction/ledger';
+import { useMemo, useState } from 'react';
+import { functionsOf } from '@/contracts/proving';
+import { leftOpenOfJob, toAccept } from '@/contracts/openList';
+import { SIDES } from '@/core/vehicle/side';
 import { Chips } from '../controls/Chips';
-import { Sheet } from '../controls/Sheet';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
+import { Dock, Stage, Workbench } from '../frame/Workbench';
 import { useJob } from '../job/useJob';
-import { DayBar } from '../measure/DayBar';
-import { Length, BandText } from '../measured/Figure';
-import { ReadingField } from '../measured/ReadingField';
 import { Clock } from '../measured/Clock';
-import { Quantity } from '../measured/Quantity';
-import { CustomerLinks } from '../door/CustomerLinks';
 import { CloseSheet } from './CloseSheet';
+import { Corners } from './Corners';
+import { cornersOf, foretoldOf, readBefore, type ProvingPoint } from './corners';
+import { FunctionList } from './FunctionList';
 import { GoalsSheet } from './GoalsSheet';
-import { OdometerLine } from './OdometerLine';
-import { ResidualScale } from './ResidualScale';
+import { HandOver } from './HandOver';
+import { ProveVerdict } from './ProveVerdict';
+import { RoadTests } from './RoadTests';
+import { StandsNow } from './StandsNow';
+import { useResidual } from './useResidual';
+import { WhySheet } from './WhySheet';
 
-type Proving = Outcome['point'];
-
-/** A height of a point from before the work. */
-const readBefore = (view: JobView, point: Proving, side: Side, stateId: string | undefined) =>
-  view.readings.find((r) => r.point === point && r.phase === 'before' && r.side === side && r.stateId === stateId);
-
+/** Was it right, why not, and may it leave. */
 export function ProveStation({ first, people, person }: StationProps) {
   const job = useJob(first);
   const { view } = job;
   const [rolled, setRolled] = useState(false);
   const wanted = view.states.find((s) => s.wanted) ?? view.states[0];
   const [stateId, setStateId] = useState(view.outcomes[0]?.stateId ?? wanted?.id ?? '');
-  const [point, setPoint] = useState<Proving>(() =>
+  const [point, setPoint] = useState<ProvingPoint>(() =>
     SIDES.some((s) => readBefore(view, 'hubToLip', s, view.states[0]?.id)) ||
     !SIDES.some((s) => readBefore(view, 'groundToLip', s, stateId))
       ? 'hubToLip'
       : 'groundToLip',
   );
-  const foretold = view.build ? view.predictions.find((p) => p.id === view.build?.predictionId) : view.predictions[0];
-  const state = view.states.find((s) => s.id === stateId);
-  const summaryOf = (side: Side): LedgerSummary | null => {
-    const ledger = foretold?.ledgers.find((l) => l.side === side && l.stateId === stateId);
-    return ledger ? summarise(ledger.lines) : null;
-  };
+  const [open, setOpen] = useState('heights');
+  const corners = useMemo(() => cornersOf(view, stateId, point), [view, stateId, point]);
+  const outside = view.outcomes.some((o) => !o.inside);
+  const { residual, busy, failed } = useResidual(view, outside || open === 'why');
+  const foretold = foretoldOf(view);
+  const stops = useMemo(() => leftOpenOfJob(view).filter((i) => i.stop).length, [view]);
+  const accept = useMemo(() => toAccept(view).length, [view]);
+  const tried = functionsOf(view).filter((item) =>
+    view.functionChecks.some((c) => c.item === item && c.answer !== 'notDone'),
+  ).length;
+  const all = functionsOf(view).length;
   return (
-    <JobFrame view={view} station="prove" people={people} person={person}>
-      <div className="sheets prove-grid">
-        <Sheet title="What the tape says now">
-          <Chips
-            label="Load state it stands in"
-            shown
-            options={view.states.map((s) => ({ id: s.id, name: s.name }))}
-            value={stateId}
-            onPick={setStateId}
-          />
-          <p>
-            <Checkbox checked={rolled} onChange={(event) => setRolled(event.target.checked)}>
-              rolled a length and bounced, on level ground
-            </Checkbox>
-          </p>
-          <DayBar job={job} phase="after" />
-          <Chips
-            label="Measured from"
-            shown
-            options={[
-              { id: 'hubToLip', name: nameOf(view, 'hubToLip') },
-              {
-                id: 'groundToLip',
-                name: `${nameOf(view, 'groundToLip')}, same tyre pressure`,
-                disabled: !SIDES.some((s) => readBefore(view, 'groundToLip', s, stateId)),
-              },
-            ]}
-            value={point}
-            onPick={setPoint}
-          />
-          {foretold ? (
-            <div className="pair" key={stateId}>
-              {SIDES.map((side) => (
-                <ReadingField
-                  key={`${point}${side}`}
-                  job={job}
-                  point={point}
-                  phase="after"
-                  side={side}
-                  stateId={stateId}
-                  rolled={rolled}
-                  path="/outcomes"
-                />
-              ))}
-            </div>
-          ) : (
-            <p>
-              <Marked kind="look">No prediction belongs to this build, so there is nothing to compare with.</Marked>
-            </p>
-          )}
-          <p className="muted small">
-            Before torque goes on bonded bushes the weight must be on the wheels. Read the heights after that, before
-            any settling drive.
-          </p>
-        </Sheet>
-        <Sheet title={`Predicted against measured, ${state?.name ?? ''}`}>
-          {SIDES.map((side) => (
-            <Comparison
-              key={side}
-              view={view}
-              side={side}
-              summary={summaryOf(side)}
-              point={point}
-              outcome={view.outcomes.find((o) => o.side === side && o.stateId === stateId && o.point === point)}
-              stateId={stateId}
-              guessed={state?.wanted ?? false}
+    <JobFrame view={view} station="prove" people={people} person={person} fixed>
+      <Workbench className="prove">
+        <Stage
+          title="How it stands now"
+          aside={
+            <Chips
+              label="Load state it stands in"
+              options={view.states.map((s) => ({ id: s.id, name: s.name }))}
+              value={stateId}
+              onPick={setStateId}
             />
-          ))}
-          {foretold ? (
-            <p className="muted small">
-              {foretold.planName ? `${foretold.planName}. ` : ''}Prediction of <Clock at={foretold.madeAt} what="day" />{' '}
-              by {foretold.person}, core {foretold.coreVersion}; it was stored before the build and cannot be changed.
-            </p>
-          ) : null}
-        </Sheet>
-        <GoalsSheet job={job} stateId={stateId} rolled={rolled} />
-        <CloseSheet job={job} />
-        <CustomerLinks jobId={view.id} />
-        <Sheet title="Look again">
-          {view.due.length === 0 ? <p className="muted">Checks are set when the first after height is in.</p> : null}
-          <ul className="stored">
-            {view.due.map((due) => (
-              <li key={due.id}>
-                <Marked kind={due.doneAt ? 'done' : 'untouched'}>
-                  {due.what}
-                  {due.doneAt ? `, done${due.figures ? `: ${due.figures}` : ''}` : ''}
-                </Marked>{' '}
-                <span className="muted">
-                  by <span className="figure">{due.dueOn}</span> or after <Quantity value={due.afterKm} of="distance" />
-                </span>
-              </li>
-            ))}
-          </ul>
-          <OdometerLine job={job} />
-        </Sheet>
-      </div>
+          }
+          foot={
+            foretold ? (
+              <p className="muted small prove-foot">
+                {foretold.planName ? `${foretold.planName}. ` : ''}Prediction of{' '}
+                <Clock at={foretold.madeAt} what="day" /> by {foretold.person}, core {foretold.coreVersion}; it was
+                stored before the build and cannot be changed.
+              </p>
+            ) : null
+          }
+        >
+          <StandsNow view={view} corners={corners} stateId={stateId} />
+        </Stage>
+        <div className="verdict-column">
+          <ProveVerdict view={view} corners={corners} residual={residual} busy={busy} />
+        </div>
+        <Dock
+          below
+          label="More of Prove"
+          first="heights"
+          onOpen={setOpen}
+          tabs={[
+            {
+              id: 'heights',
+              name: 'heights',
+              children: (
+                <Corners {...{ job, corners, stateId, point, rolled }} onPoint={setPoint} onRolled={setRolled} />
+              ),
+            },
+            {
+              id: 'why',
+              name: 'why',
+              roomy: true,
+              mark: outside ? { kind: 'look', word: '' } : undefined,
+              children: <WhySheet job={job} residual={residual} busy={busy} failed={failed} />,
+            },
+            {
+              id: 'tried',
+              name: 'tried',
+              roomy: true,
+              mark: tried < all ? { kind: 'open', word: `${tried} of ${all}` } : { kind: 'done', word: '' },
+              children: (
+                <>
+                  <FunctionList job={job} />
+                  <RoadTests job={job} />
+                </>
+              ),
+            },
+            {
+              id: 'goals',
+              name: 'goals',
+              children: <GoalsSheet job={job} stateId={stateId} rolled={rolled} />,
+            },
+            {
+              id: 'close',
+              name: 'close',
+              roomy: true,
+              mark: view.closing?.closed
+                ? { kind: 'done', word: '' }
+                : stops > 0
+                  ? { kind: 'stop', word: `STOP ${stops}` }
+                  : { kind: 'open', word: String(accept) },
+              children: <CloseSheet job={job} />,
+            },
+            { id: 'hand', name: 'hand-over', roomy: true, children: <HandOver job={job} /> },
+          ]}
+        />
+      </Workbench>
     </JobFrame>
-  );
-}
-
-const nameOf = (view: JobView, point: Proving): string => pointName(view, point).toLowerCase();
-
-interface ComparisonProps {
-  point: Proving;
-  stateId: string;
-  view: JobView;
-  side: Side;
-  summary: LedgerSummary | null;
-  outcome: Outcome | undefined;
-  /** Whether the guess was made for this load state. */
-  guessed: boolean;
-}
-
-/** One side: predicted, measured and guessed on one scale. */
-function Comparison({ view, point, stateId, side, summary: ledger, outcome, guessed }: ComparisonProps) {
-  const { guess } = view.job;
-  // From the ground the height read before counts, and the change foretold in the same load.
-  const ground = readBefore(view, 'groundToLip', side, stateId)?.value;
-  const summary =
-    ledger && point === 'groundToLip'
-      ? { ...ledger, before: ground ?? null, after: ground === undefined ? null : ground + ledger.change }
-      : ledger;
-  if (!summary || summary.before === null || summary.after === null)
-    return (
-      <p>
-        <strong>{side}</strong> <span className="muted">was not predicted as a height in this load state.</span>
-      </p>
-    );
-  const guessHeight = guess !== null && guessed ? summary.before + guess : null;
-  const residual = outcome ? outcome.measured - outcome.predicted : null;
-  return (
-    <div className="comparison" data-side={side}>
-      <h3>
-        {side} <span className="muted">{nameOf(view, point)}</span>{' '}
-        {outcome ? (
-          <Marked kind={outcome.inside ? 'done' : 'look'}>{outcome.inside ? 'inside' : 'outside'} the band</Marked>
-        ) : (
-          <span className="muted"> not measured yet</span>
-        )}
-      </h3>
-      <ResidualScale
-        before={summary.before}
-        predicted={summary.after}
-        reach={summary.reach}
-        measured={outcome?.measured ?? null}
-        guess={guessHeight}
-        label={`${side}: before, predicted with band${outcome ? ', measured' : ''}${guessHeight === null ? '' : ', guess'}`}
-      />
-      <dl className="facts">
-        <dt>Predicted</dt>
-        <dd>
-          <Length mm={summary.after} /> <BandText reach={summary.reach} />
-        </dd>
-        {outcome && residual !== null ? (
-          <>
-            <dt>Measured</dt>
-            <dd>
-              <Length mm={outcome.measured} />{' '}
-              <span className="muted">
-                (<Length mm={residual} signed /> against the prediction
-                {outcome.convertedBy === 0 ? null : (
-                  <>
-                    ; <Length mm={outcome.convertedBy} signed /> of it converts the fill of the tank
-                  </>
-                )}
-                )
-              </span>
-            </dd>
-          </>
-        ) : null}
-        <dt>Guess</dt>
-        <dd>
-          {guessHeight !== null ? (
-            <>
-              <Length mm={guessHeight} />{' '}
-              {outcome ? (
-                <span className="muted">
-                  (tape <Length mm={outcome.measured - guessHeight} signed /> against the guess)
-                </span>
-              ) : null}
-            </>
-          ) : (
-            <span className="muted">
-              {guess === null ? 'none was made' : 'made for another load state; not compared'}
-            </span>
-          )}
-        </dd>
-      </dl>
-    </div>
   );
 }

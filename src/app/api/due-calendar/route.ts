@@ -1,0 +1,4 @@
+import { dueCalendar } from '@/server/files/calendar';
+import { madeShopRoute } from '@/server/http';
+
+export const GET = madeShopRoute('read', dueCalendar);

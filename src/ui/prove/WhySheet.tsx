@@ -1,0 +1,145 @@
+'use client';
+import { Input } from 'antd';
+import { useState } from 'react';
+import { type Residual } from '@/contracts/prove';
+import { CAUSES, TELLINGS, type CauseId } from '@/core/followup/causes';
+import { Marked } from '../controls/Mark';
+import { ProblemNote } from '../job/ProblemNote';
+import { type JobHandle } from '../job/useJob';
+import { useSend } from '../job/useSend';
+import { Clock } from '../measured/Clock';
+import { Length } from '../measured/Figure';
+import { useCauseText } from './causeText';
+
+interface Props {
+  job: JobHandle;
+  residual: Residual | null;
+  busy: boolean;
+  failed: boolean;
+}
+
+/** Where the difference may come from, how far off each thing would have to be, and what was found to be so. */
+export function WhySheet({ job, residual, busy, failed }: Props) {
+  const { view } = job;
+  if (view.outcomes.length === 0)
+    return (
+      <p className="muted">Read the heights after the work first; then this says where a difference may come from.</p>
+    );
+  if (failed)
+    return (
+      <p>
+        <Marked kind="look">This could not be reckoned just now; the heights are kept. Load the page again.</Marked>
+      </p>
+    );
+  if (!residual) return <p className="muted">{busy ? 'reckoning …' : 'opens with the first difference'}</p>;
+  return (
+    <div className="why">
+      <CauseTable job={job} residual={residual} />
+      <Kept job={job} />
+      <p className="muted small">
+        One thing far off, everything else within its doubt, weighed against one another. How often each cause is met,
+        and how far off it then lies, is assumed. Usual scatter alone: {Math.round(100 * residual.usual)} in 100;
+        nothing on this list: {Math.round(100 * residual.unknown)}.
+      </p>
+    </div>
+  );
+}
+
+function CauseTable({ job, residual }: { job: JobHandle; residual: Residual }) {
+  const text = useCauseText(job.view, residual);
+  const [kept, setKept] = useState<CauseId | null>(null);
+  const telling = (cause: CauseId) => Object.values(TELLINGS).find(({ tells }) => tells.includes(cause))?.act;
+  return (
+    <div className="scroll" tabIndex={0} role="region" aria-label="Causes">
+      <table className="why-table">
+        <thead>
+          <tr>
+            <th scope="col">of 100</th>
+            <th scope="col">cause</th>
+            <th scope="col">would have to be</th>
+            <th scope="col">does</th>
+            <th scope="col">told by</th>
+            <th scope="col" />
+          </tr>
+        </thead>
+        <tbody>
+          {residual.causes.map((c) => (
+            <tr key={c.cause} data-cause={c.cause}>
+              <td className="figure">{Math.round(100 * c.share)}</td>
+              <td>
+                {CAUSES[c.cause].name}
+                <span className="muted small why-means">{CAUSES[c.cause].means}</span>
+              </td>
+              <td>{text(c)}</td>
+              <td>
+                <Length mm={c.mm} signed />
+              </td>
+              <td className="muted">{telling(c.cause) ?? 'nothing that can still be read'}</td>
+              <td>
+                <button type="button" className="act quiet" onClick={() => setKept(kept === c.cause ? null : c.cause)}>
+                  it was this
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {kept ? (
+        <Learn
+          key={kept}
+          job={job}
+          cause={kept}
+          says={sentenceOf(kept, text(residual.causes.find((c) => c.cause === kept)!))}
+          onDone={() => setKept(null)}
+        />
+      ) : null}
+    </div>
+  );
+}
+
+const sentenceOf = (cause: CauseId, detail: string): string => `${CAUSES[cause].name} (${detail})`;
+
+/** Keeps what it was, in the words of who found it, for the next job on this axle. */
+function Learn({ job, cause, says, onDone }: { job: JobHandle; cause: CauseId; says: string; onDone: () => void }) {
+  const { busy, problem, run } = useSend();
+  const [text, setText] = useState(says);
+  const keep = () =>
+    void run(async () => {
+      await job.send('/lessons', 'POST', { id: crypto.randomUUID(), cause, says: text });
+      onDone();
+    });
+  return (
+    <div className="grid-fields go-on" role="group" aria-label="Keep it for the next visit">
+      <div className="field wide">
+        <label htmlFor="lesson">What was found</label>
+        <Input id="lesson" value={text} maxLength={300} onChange={(event) => setText(event.target.value)} />
+      </div>
+      <button type="button" className="act" disabled={busy || text.trim().length < 3} onClick={keep}>
+        Keep it for the next visit
+      </button>
+      <ProblemNote problem={problem} />
+    </div>
+  );
+}
+
+/** What this and earlier jobs on the axle taught. */
+export function Kept({ job }: { job: JobHandle }) {
+  const { lessons, id } = job.view;
+  if (lessons.length === 0) return null;
+  return (
+    <>
+      <h3>What this axle taught</h3>
+      <ul className="stored" aria-label="What this axle taught">
+        {lessons.map((l) => (
+          <li key={l.learntAt}>
+            {l.says}{' '}
+            <span className="muted">
+              {l.person}, <Clock at={l.learntAt} what="day" />
+              {l.jobId === id ? '' : ', an earlier job'}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -56,4 +56,6 @@ export interface DemoJob extends DemoAxle {
   prepared?: true;
   /** How the hidden truth departs from what was measured; present when the job is proven. */
   truth?: { spread: number; camberShort: number; seed: number };
+  /** How it was driven since: the odometer after the work, the drives after which its heights were read, and how the hidden spring settles. */
+  followed?: { odometer: number; drives: readonly number[]; settles: { by: number; over: number } };
 }

@@ -19,6 +19,9 @@ import { editPlan } from '@/server/choose';
 import { addFailure, addFinding, addSideFinding } from '@/server/inspect';
 import { loadJob } from '@/server/jobs';
 import { addReading, answerSurvey, beginDay, editPack, editSeen } from '@/server/measure';
+import { addOdometer } from '@/server/board';
+import { normal, Z90 } from '@/core/estimate/estimate';
+import { readSettling } from '@/server/follow';
 import { prove } from '@/server/prove';
 import { storePrediction } from '@/server/predictions';
 import { uniformFrom } from '@/workers/random';
@@ -164,9 +167,13 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
   const after = { ...day, id: idOf(number, 0xd01), phase: 'after' as const };
   await beginDay(tx, id, { ...after, fuel: null, fuelAsBefore: true });
   const uniform = uniformFrom(demo.truth.seed);
+  const { followed } = demo;
+  if (followed) await addOdometer(tx, id, { id: newId(), km: followed.odometer, typed: `${followed.odometer} km` });
+  const built: Partial<Record<Side, number>> = {};
   for (const side of SIDES) {
     const hidden = hiddenHeight(record.inputs, side, stateId, demo.truth, uniform);
     const typed = String(Math.round(hidden));
+    built[side] = hidden;
     const height: NewReading = {
       id: newId(),
       point: 'hubToLip',
@@ -187,6 +194,15 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
       `      ${demo.ask.complaint.slice(0, 24)}… ${readingKey(height).split('|')[2]}: the tape says ${typed} mm`,
     );
   }
+  for (const drive of followed?.drives ?? [])
+    for (const side of SIDES) {
+      const { by, over } = followed!.settles;
+      const height = built[side]! - by * (1 - Math.exp(-drive / over)) + (2 / Z90) * normal(uniform);
+      const [value, km] = [Math.round(height), followed!.odometer + drive];
+      await readSettling(tx, id, {
+        ...{ id: newId(), point: 'hubToLip', side, stateId, typed: String(value), value, km, kmTyped: `${km} km` },
+      });
+    }
 }
 
 /** A demo job foretold by an older core is foretold again by this one; the old prediction stays. */

@@ -105,6 +105,7 @@ const flatbed: DemoJob = {
     },
   ],
   truth: { spread: 0.45, camberShort: 0, seed: 31 },
+  followed: { odometer: 61_480, drives: [240, 910], settles: { by: 5, over: 420 } },
 };
 
 const trailer: DemoJob = {

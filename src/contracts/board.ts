@@ -32,6 +32,8 @@ export const boardRowSchema = z.object({
   nextDue: dueSchema.nullable(),
   lastDone: dueSchema.nullable(),
   odometer: z.number().nullable(),
+  /** Parts of its list that are not here yet. */
+  waits: z.number(),
   closedAt: when.nullable(),
   createdAt: when,
 });

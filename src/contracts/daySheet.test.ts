@@ -6,7 +6,7 @@ const row = (jobId: string, more: Partial<BoardRow> = {}): BoardRow => ({
   ...{ id: jobId, jobId, vehicle: jobId, form: 'truck', wheelbase: 3000, axles: [], axle: 'rear' },
   ...{ suspension: 'longitudinalLeaf', complaint: '', wantedChange: 20, wantedTyped: '20', tolerance: 5 },
   ...{ wantedState: null, predictedChange: null, predictedHalf: null, readings: 0, changes: 0, predictions: 0 },
-  ...{ built: false, outcomes: 0, outside: 0, nextDue: null, lastDone: null, odometer: null, closedAt: null },
+  ...{ built: false, outcomes: 0, outside: 0, nextDue: null, lastDone: null, odometer: null, closedAt: null, waits: 0 },
   ...{ createdAt: '2026-11-01T00:00:00Z', open: [] },
   ...more,
 });

@@ -2,7 +2,7 @@ import { type BoardRow } from './board';
 import { dueNow } from './due';
 
 /** Where a job stands on the day sheet, the most pressing first. */
-export const SECTIONS = ['overdue', 'today', 'thisWeek', 'bay', 'toClose', 'planned', 'closed'] as const;
+export const SECTIONS = ['overdue', 'today', 'thisWeek', 'bay', 'toClose', 'parts', 'planned', 'closed'] as const;
 export type Section = (typeof SECTIONS)[number];
 export const SECTION_NAMES: Record<Section, string> = {
   overdue: 'Overdue',
@@ -10,6 +10,7 @@ export const SECTION_NAMES: Record<Section, string> = {
   thisWeek: 'This week',
   bay: 'In the bay',
   toClose: 'To close',
+  parts: 'Waiting for parts',
   planned: 'Being planned',
   closed: 'Closed',
 };
@@ -26,7 +27,8 @@ function sectionOf(axles: readonly [BoardRow, ...BoardRow[]], today: string): Se
   if (word && word !== 'later') return word;
   if (closedAt !== null) return 'closed';
   if (axles.some((row) => row.outcomes > 0)) return 'toClose';
-  return axles.some((row) => row.built) ? 'bay' : 'planned';
+  if (axles.some((row) => row.built)) return 'bay';
+  return axles.some((row) => row.waits > 0) ? 'parts' : 'planned';
 }
 
 /** Days until a job's next check, for the order within a section. */

@@ -67,6 +67,8 @@ const rowsOf = (tx: Tx, picked: string, given: number | string) =>
                 SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) l ON true
                WHERE d.job_id = j.id AND l.done ORDER BY l.at DESC LIMIT 1) n) AS "lastDone",
             (SELECT o.km FROM odometer o WHERE o.shop_id = v.shop_id AND o.vehicle_id = v.id ORDER BY o.read_at DESC LIMIT 1) AS odometer,
+            (SELECT count(*)::int FROM needed_part w WHERE w.shop_id = x.shop_id AND w.job_axle_id = x.id
+               AND w.state IN ('toOrder', 'ordered')) AS waits,
             j.closed_at AS "closedAt"
        FROM axles x JOIN job j ON j.shop_id = x.shop_id AND j.id = x.job_id
        JOIN axle a ON a.shop_id = x.shop_id AND a.id = x.axle_id

@@ -4,6 +4,7 @@ import { notFound, redirect } from 'next/navigation';
 import { type Door, type Need } from '@/contracts/door';
 import { type JobView } from '@/contracts/job';
 import { type Person } from '@/contracts/person';
+import { type VehicleHistory } from '@/contracts/record';
 import { ProblemError } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
 import { METRIC_VIEW, type UnitView } from '@/contracts/unitView';
@@ -12,6 +13,7 @@ import { personUnits, shopPeople, shopZone } from '@/data/shop';
 import { doorOf } from './door/signIn';
 import { inShopOf, mayDo, SESSION_COOKIE, TABLET_COOKIE, whoIs, type Who } from './door/who';
 import { loadJob } from './jobs';
+import { historyOf } from './record';
 
 export interface Shop {
   people: Person[];
@@ -59,13 +61,23 @@ const MACHINE_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 const UUID = /^[0-9a-f-]{36}$/;
 
 /** One job's page; undefined when there is no such job in this shop. */
-export async function loadJobPage(
+export const loadJobPage = (need: Exclude<Need, 'open'>, id: string): Promise<(Shop & { data: JobView }) | undefined> =>
+  pageOf(need, id, loadJob);
+
+/** One vehicle's page; undefined when there is no such vehicle in this shop. */
+export const loadVehiclePage = (
   need: Exclude<Need, 'open'>,
   id: string,
-): Promise<(Shop & { data: JobView }) | undefined> {
+): Promise<(Shop & { data: VehicleHistory }) | undefined> => pageOf(need, id, historyOf);
+
+async function pageOf<T>(
+  need: Exclude<Need, 'open'>,
+  id: string,
+  load: (tx: Tx, id: string) => Promise<T>,
+): Promise<(Shop & { data: T }) | undefined> {
   if (!UUID.test(id)) return undefined;
   try {
-    return await loadPage(need, (tx) => loadJob(tx, id));
+    return await loadPage(need, (tx) => load(tx, id));
   } catch (error) {
     if (error instanceof ProblemError && error.status === 404) return undefined;
     throw error;

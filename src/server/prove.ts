@@ -232,6 +232,7 @@ export async function residualOf(inTx: InTx, jobAxleId: string, asker: Asker = {
     read.map(({ off }) => off),
     {
       settling: settlingOfAxle(input),
+      states: input.states.length,
       notHome: 'arrangement' in input && input.arrangement === 'under' ? -1 : 1,
     },
   );

@@ -24,7 +24,7 @@ const LEVERS: Levers = {
   rolled: 0.5,
   lift: [0, 0, -30, -30],
 };
-const OF = { settling: { value: -5, half90: 5 }, notHome: 1 } as const;
+const OF = { settling: { value: -5, half90: 5 }, notHome: 1, states: 2 } as const;
 
 test('two sides of an axle are alike: mirrored differences name the mirrored side', () => {
   const one = explain(LEVERS, [10, 0, 10, 0], OF);

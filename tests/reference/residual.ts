@@ -117,7 +117,7 @@ function jobOf({ input, levers, variants, foretold }: Shop, u: Uniform, cause: C
 }
 
 const told = (shop: Shop, off: readonly number[]): Explained =>
-  explain(shop.levers, off, { settling: LONGITUDINAL_LEAF.settling(shop.input), notHome: 1 });
+  explain(shop.levers, off, { settling: LONGITUDINAL_LEAF.settling(shop.input), notHome: 1, states: 2 });
 
 /** As Prove: asked for only where a height lies outside nine in ten of what was foretold. */
 function outside({ levers }: Shop, off: readonly number[]): boolean {

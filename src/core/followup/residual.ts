@@ -71,13 +71,13 @@ export interface Explained {
  * Where heights that lie otherwise than foretold may come from: one thing far off, all others within their usual doubt, weighed by Bayes'
  * rule with normal laws about the first-order effects of every input.
  * @param levers of the heights read @param off each of them less the foretold one, mm
- * @param notHome which way a spring that is not home moves the frame: 1 over the axle, −1 under it
+ * @param states load states that were foretold @param notHome which way a spring that is not home moves the frame: 1 over the axle, −1 under it
  * @throws CoreError when there are not as many as heights
  */
 export function explain(
   levers: Levers,
   off: readonly number[],
-  { settling, notHome }: { settling: { value: number; half90: number }; notHome: 1 | -1 },
+  { settling, notHome, states }: { settling: { value: number; half90: number }; notHome: 1 | -1; states: number },
 ): Explained {
   const n = levers.heights.length;
   if (off.length !== n || n === 0)
@@ -120,7 +120,7 @@ export function explain(
     unknown,
     causes,
     verdict,
-    tell: verdict === 'usual' ? null : bestTelling(levers, causes, unknown),
+    tell: verdict === 'usual' ? null : bestTelling(levers, causes, unknown, states),
   };
 }
 
@@ -251,14 +251,13 @@ const SURE = 0.95;
 
 /** Of what can be looked at, the one whose answer takes away most of the doubt between causes. */
 function bestTelling(
-  { heights, lift }: Levers,
+  { heights }: Levers,
   causes: readonly ToldCause[],
   unknown: number,
+  foretold: number,
 ): { telling: TellingId; gain: number } | null {
-  const states = new Set(heights.map(({ state }) => state));
-  const loaded = lift.some((v) => v !== 0);
-  const can = (id: TellingId) =>
-    id === 'otherState' ? states.size === 1 : id === 'weigh' ? loaded || states.size > 0 : true;
+  const states = new Set(heights.map(({ state }) => state)).size;
+  const can = (id: TellingId) => id !== 'otherState' || (states === 1 && foretold > 1);
   const all = [
     ...causes.map(({ cause, share }) => ({ cause: cause as CauseId | null, share })),
     { cause: null, share: unknown },

@@ -95,4 +95,3 @@ export function laidOut(form: VehicleFormId, wheelbase: number, width: number) {
   const y = (v: number) => 6 + (top - v) * scale;
   return { scale, radius, x, y, deck, tall: top };
 }
-

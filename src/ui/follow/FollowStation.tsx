@@ -1,4 +1,5 @@
 'use client';
+import Link from 'next/link';
 import { useMemo } from 'react';
 import { dueNow } from '@/contracts/due';
 import { settlingOf } from '@/contracts/following';
@@ -24,7 +25,14 @@ export function FollowStation({ first, people, person }: StationProps) {
   return (
     <JobFrame view={view} station="follow" people={people} person={person} fixed>
       <Workbench className="follow">
-        <Stage title="How it settles" aside={<span className="muted">height over distance, nine in ten</span>}>
+        <Stage
+          title="How it settles"
+          aside={
+            <Link href={`/vehicles/${view.vehicle.id}`} prefetch={false}>
+              all heights of this vehicle
+            </Link>
+          }
+        >
           <SettlingStage lines={lines} />
         </Stage>
         <div className="verdict-column">

@@ -6,7 +6,7 @@ import { useLengthText } from '../measured/Figure';
 import { useQuantityText } from '../measured/Quantity';
 import { useView } from '../theme/View';
 
-const PLACE = { left: 74, right: 120, top: 16, bottom: 46 };
+const PLACE = { left: 74, right: 150, top: 16, bottom: 62 };
 const INK = { left: 'var(--new)', right: 'var(--ink)' } as const;
 const STEPS = 60;
 
@@ -86,8 +86,8 @@ export function SettlingStage({ lines }: { lines: readonly SettlingLine[] }) {
           stroke="var(--ink)"
           strokeWidth="1.6"
         />
-        <text x={width - PLACE.right + 8} y={tall - PLACE.bottom + 24}>
-          {units.distance} since the work
+        <text x={(PLACE.left + width - PLACE.right) / 2} y={tall - PLACE.bottom + 46} textAnchor="middle">
+          {units.distance} driven since the work
         </text>
         {lines.map((l) => {
           const band = `${curve((km) => l.fit.at(km).value + l.fit.at(km).half90)}${Array.from(

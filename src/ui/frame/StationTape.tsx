@@ -21,6 +21,7 @@ const wordOf = ({ state, open }: Station): string => {
 
 /** Screens outside a job, besides the Board. */
 const PLACES = [
+  { id: 'record', name: 'Record', state: 'open, learnt' },
   { id: 'shelf', name: 'Shelf', state: 'parts' },
   { id: 'bench', name: 'Bench', state: 'packs' },
   { id: 'handbook', name: 'Handbook', state: 'sums' },

@@ -1,7 +1,7 @@
 'use client';
 import { type JobView } from '@/contracts/job';
 import { goalValue } from '@/core/height/goals';
-import { laidOut } from '@/core/vehicle/outline';
+import { BODIES, laidOut } from '@/core/vehicle/outline';
 import { Ground } from '../drawing/Standing';
 import { ScaleBar } from '../drawing/ScaleBar';
 import { type Scale } from '../drawing/scale';
@@ -88,7 +88,10 @@ export function StandsNow({ view, corners, stateId }: { view: JobView; corners: 
           const { was, now, read } = heights[at];
           if (now === null) return null;
           const inward = at === 'front' ? -1 : 1;
-          const px = x(at === 'front' ? 0 : 1) + inward * (radius * scale + 22);
+          // Beside the body, so that nothing of it lies under the figures.
+          const px =
+            (at === 'front' ? Math.min(x(0) - radius * scale, x(BODIES[form].left)) : x(BODIES[form].right)) +
+            inward * 16;
           const anchor = at === 'front' ? 'end' : 'start';
           return (
             <g key={at}>
@@ -102,7 +105,8 @@ export function StandsNow({ view, corners, stateId }: { view: JobView; corners: 
                 x={px + inward * 8}
                 y={y(radius) - 30}
                 textAnchor={anchor}
-                className={read ? 'num stand-now' : 'num stand-now foretold'}
+                className="num stand-now"
+                style={{ fill: read ? 'var(--new)' : 'var(--graphite)' }}
               >
                 {text(now)}
               </text>
@@ -184,10 +188,10 @@ function RakeLine({ rake, wheelbase, perMm, floor, from, to, text }: RakeProps) 
       <path d={`M${from} ${floor}L${to} ${floor - drop(rake.after)}V${floor}Z`} fill="var(--new)" fillOpacity="0.16" />
       <line x1={from} x2={to} y1={floor} y2={floor - drop(rake.after)} stroke="var(--new)" strokeWidth="2.2" />
       <circle cx={from} cy={floor} r="4" fill="var(--ink)" />
-      <text x={to + 10} y={floor - drop(rake.after) + 5} className="num rake-now">
+      <text x={to + 10} y={floor - drop(rake.after) + 5} className="num rake-now" style={{ fill: 'var(--new)' }}>
         {rake.relative ? `${rake.after < 0 ? '−' : '+'}${text(Math.abs(rake.after))}` : tail(rake.after)}
       </text>
-      <text x={(from + to) / 2} y={floor + 22} textAnchor="middle" className="num">
+      <text x={(from + to) / 2} y={floor + 22} textAnchor="middle">
         {rake.relative ? `turned by ${degrees(rake.after)}` : `${degrees(rake.before)} → ${degrees(rake.after)}`}
       </text>
     </g>

@@ -45,9 +45,14 @@ export function WhySheet({ job, residual, busy, failed }: Props) {
   );
 }
 
+/** Less likely than this is counted, not listed. */
+const SEEN = 0.01;
+
 function CauseTable({ job, residual }: { job: JobHandle; residual: Residual }) {
   const text = useCauseText(job.view, residual);
   const [kept, setKept] = useState<CauseId | null>(null);
+  const told = residual.causes.filter((c) => c.share >= SEEN);
+  const hidden = residual.causes.length - told.length;
   const telling = (cause: CauseId) => Object.values(TELLINGS).find(({ tells }) => tells.includes(cause))?.act;
   return (
     <div className="scroll" tabIndex={0} role="region" aria-label="Causes">
@@ -63,7 +68,7 @@ function CauseTable({ job, residual }: { job: JobHandle; residual: Residual }) {
           </tr>
         </thead>
         <tbody>
-          {residual.causes.map((c) => (
+          {told.map((c) => (
             <tr key={c.cause} data-cause={c.cause}>
               <td className="figure">{Math.round(100 * c.share)}</td>
               <td>
@@ -76,7 +81,11 @@ function CauseTable({ job, residual }: { job: JobHandle; residual: Residual }) {
               </td>
               <td className="muted">{telling(c.cause) ?? 'nothing that can still be read'}</td>
               <td>
-                <button type="button" className="act quiet" onClick={() => setKept(kept === c.cause ? null : c.cause)}>
+                <button
+                  type="button"
+                  className="act quiet one-line"
+                  onClick={() => setKept(kept === c.cause ? null : c.cause)}
+                >
                   it was this
                 </button>
               </td>
@@ -84,6 +93,7 @@ function CauseTable({ job, residual }: { job: JobHandle; residual: Residual }) {
           ))}
         </tbody>
       </table>
+      {hidden > 0 ? <p className="muted small">{hidden} more, each less than 1 in 100</p> : null}
       {kept ? (
         <Learn
           key={kept}

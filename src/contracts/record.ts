@@ -1,0 +1,117 @@
+import { z } from 'zod';
+import { SUSPENSION_IDS } from '@/core/suspension/names';
+import { id, sideSchema, when } from './basics';
+
+/** A defect of any vehicle of the shop that is not ended. */
+export const openDefectSchema = z.object({
+  id,
+  /** The axle in its job. */
+  jobId: id,
+  vehicleId: id,
+  vehicle: z.string(),
+  what: z.string(),
+  reason: z.string(),
+  limits: z.string(),
+  dueOn: z.string(),
+  person: z.string(),
+});
+export type OpenDefect = z.infer<typeof openDefectSchema>;
+
+/** One height by the tape against what was foretold and guessed. */
+export const provenSchema = z.object({
+  suspension: z.enum(SUSPENSION_IDS),
+  kinds: z.array(z.string()),
+  /** Foretold by the person who looks. */
+  own: z.boolean(),
+  off: z.number(),
+  half: z.number(),
+  inside: z.boolean(),
+  /** Tape less guess, mm; null where none was made for this load. */
+  guessOff: z.number().nullable(),
+});
+export type Proven = z.infer<typeof provenSchema>;
+
+/** What broke on one vehicle over the distance that is known of it. */
+export const brokenSchema = z.object({
+  vehicleId: id,
+  vehicle: z.string(),
+  /** First and last distance that was written down, km. */
+  from: z.number(),
+  to: z.number(),
+  failures: z.array(z.object({ place: z.string(), km: z.number() })),
+});
+export type Broken = z.infer<typeof brokenSchema>;
+
+export interface Record {
+  today: string;
+  defects: OpenDefect[];
+  proven: Proven[];
+  broken: Broken[];
+}
+
+/** How near the tape came to what was said, over some jobs. */
+export interface Score {
+  name: string;
+  heights: number;
+  /** Mean of what it was off by, whichever way, mm; and the mean with its sign, which says whether it leans. */
+  off: number;
+  lean: number;
+  /** Share inside the bands, of which nine in ten should be. */
+  inside: number;
+  /** The same of guesses; null without any. */
+  guess: { heights: number; off: number } | null;
+}
+
+/** @param name of the group @param rows one at least */
+export function scoreOf(name: string, rows: readonly Proven[]): Score {
+  const mean = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length;
+  const guessed = rows.flatMap(({ guessOff }) => (guessOff === null ? [] : [guessOff]));
+  return {
+    ...{ name, heights: rows.length, off: mean(rows.map((r) => Math.abs(r.off))), lean: mean(rows.map((r) => r.off)) },
+    inside: rows.filter((r) => r.inside).length / rows.length,
+    guess: guessed.length === 0 ? null : { heights: guessed.length, off: mean(guessed.map(Math.abs)) },
+  };
+}
+
+/** Heights grouped by one or more names each, the largest group first. */
+export function scores(rows: readonly Proven[], namesOf: (row: Proven) => readonly string[]): Score[] {
+  const groups = new Map<string, Proven[]>();
+  for (const row of rows)
+    for (const name of new Set(namesOf(row))) groups.set(name, [...(groups.get(name) ?? []), row]);
+  return [...groups]
+    .map(([name, own]) => scoreOf(name, own))
+    .toSorted((p, q) => q.heights - p.heights || (p.name < q.name ? -1 : 1));
+}
+
+/** A height ever read of a vehicle. */
+export const historyHeightSchema = z.object({
+  position: z.string(),
+  side: sideSchema,
+  point: z.enum(['hubToLip', 'groundToLip']),
+  load: z.string(),
+  phase: z.enum(['before', 'after', 'since']),
+  value: z.number(),
+  at: when,
+  person: z.string(),
+});
+export type HistoryHeight = z.infer<typeof historyHeightSchema>;
+
+export const historyJobSchema = z.object({
+  /** The first axle of the job. */
+  id,
+  complaint: z.string(),
+  begunAt: when,
+  closedAt: when.nullable(),
+  plans: z.array(z.string()),
+});
+
+/** Everything that is known of a vehicle over its jobs. */
+export const vehicleHistorySchema = z.object({
+  vehicle: z.string(),
+  heights: z.array(historyHeightSchema),
+  jobs: z.array(historyJobSchema),
+  lessons: z.array(z.object({ position: z.string(), says: z.string(), person: z.string(), at: when })),
+  failures: z.array(z.object({ place: z.string(), km: z.number(), cause: z.string() })),
+  odometers: z.array(z.object({ km: z.number(), at: when })),
+});
+export type VehicleHistory = z.infer<typeof vehicleHistorySchema>;

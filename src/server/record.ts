@@ -1,0 +1,22 @@
+// Over all jobs: what is open, how near the predictions came, what breaks; and one vehicle's whole story.
+import { notFound } from '@/contracts/problem';
+import { type Record, type VehicleHistory } from '@/contracts/record';
+import { type Tx } from '@/data/client';
+import { shopToday } from '@/data/due';
+import { brokenVehicles, openDefectsOfShop, provenHeights, vehicleHistory } from '@/data/record';
+
+export async function recordOfShop(tx: Tx): Promise<Record> {
+  return {
+    today: await shopToday(tx),
+    defects: await openDefectsOfShop(tx),
+    proven: await provenHeights(tx),
+    broken: await brokenVehicles(tx),
+  };
+}
+
+/** @throws ProblemError not-found */
+export async function historyOf(tx: Tx, vehicleId: string): Promise<VehicleHistory> {
+  const found = await vehicleHistory(tx, vehicleId);
+  if (!found) throw notFound('This vehicle');
+  return found;
+}

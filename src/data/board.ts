@@ -62,7 +62,7 @@ const rowsOf = (tx: Tx, picked: string, given: number | string) =>
               WHERE p.job_axle_id = x.id AND NOT o.inside) AS outside,
             (SELECT row_to_json(n) FROM (SELECT ${DUE} FROM due_check d LEFT JOIN LATERAL (
                 SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) l ON true
-               WHERE d.job_id = j.id AND d.open ORDER BY d.due_on LIMIT 1) n) AS "nextDue",
+               WHERE d.job_id = j.id AND d.open ORDER BY d.due_on, d.what LIMIT 1) n) AS "nextDue",
             (SELECT row_to_json(n) FROM (SELECT ${DUE} FROM due_check d JOIN LATERAL (
                 SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) l ON true
                WHERE d.job_id = j.id AND l.done ORDER BY l.at DESC LIMIT 1) n) AS "lastDone",

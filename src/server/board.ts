@@ -41,12 +41,16 @@ async function openOf(tx: Tx, id: string): Promise<string[]> {
   const loose = looseJoints(view);
   const all = [...build, ...prove].filter((item, k, list) => list.findIndex((i) => i.text === item.text) === k);
   const unseen = all.filter((item) => item.text.startsWith('not checked'));
-  const rest = all.filter((item) => !loose.includes(item.text) && !unseen.includes(item));
+  const untried = all.some((item) => item.text.startsWith('not tried'));
+  const rest = all.filter(
+    (item) => !loose.includes(item.text) && !unseen.includes(item) && !item.text.startsWith('not tried'),
+  );
   return [
     ...(loose.length > 0 ? [`STOP ${loose.length === 1 ? loose[0] : `${loose.length} joints not final`}`] : []),
     ...rest.filter((item) => item.stop).map((item) => `STOP ${item.text}`),
     ...openDefects(view).map((d) => `open defect until ${d.dueOn}: ${d.what}`),
     ...(unseen.length > 0 ? [`${unseen.length} not checked`] : []),
+    ...(untried ? ['not all of it tried'] : []),
     ...rest.filter((item) => !item.stop).map((item) => item.text),
   ];
 }

@@ -117,7 +117,7 @@ test('a vehicle of two kinds and a tandem trailer are written down without a mad
 
 test('at the end every goal is said to be met or not, each by its own reading', async ({ page }) => {
   // The flatbed: height and lean from the heights, ride from the driver’s mark.
-  await page.goto(`${DEMO.provenInside}/prove`);
+  await page.goto(`${DEMO.provenInside}/prove#goals`);
   const goals = page.getByTestId('goals');
   await expect(goals.locator('[data-goal=height]')).toContainText('both sides gained');
   await expect(goals.locator('[data-goal=lean]')).toContainText(
@@ -234,6 +234,7 @@ test('the fill that counts is that of the before height of the day, whatever was
   await page.getByRole('button', { name: 'as it stands today' }).click();
   await page.getByRole('checkbox').check();
   const set = page.waitForResponse((r) => r.url().endsWith('/days') && r.ok());
+  await page.getByText('tank, tyre pressure').click();
   await page.getByRole('group', { name: 'Tank' }).getByRole('button', { name: '1/2' }).click();
   await set;
   await typeInto(page, 'Hub to arch lip, left', '575');

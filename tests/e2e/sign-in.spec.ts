@@ -48,6 +48,8 @@ const GATES: Record<string, Need> = {
         'GET jobs/[id]/calendar',
         'GET jobs/[id]/parts-list',
         'GET jobs/[id]/print',
+        'GET jobs/[id]/residual',
+        'GET due-calendar',
         'GET tools',
         'GET steps',
       ],
@@ -74,7 +76,7 @@ const GATES: Record<string, Need> = {
           'arrivals',
           'fastener-sizes',
         )
-        .concat('incidents', 'leg-threads')
+        .concat('incidents', 'leg-threads', 'functions', 'road-tests', 'settling')
         .map((of) => `POST jobs/[id]/${of}`),
       ...['loads', 'owner', 'pack', 'seen', 'vehicle'].map((of) => `PUT jobs/[id]/${of}`),
     ].map((route) => [route, 'note' as const]),
@@ -83,12 +85,15 @@ const GATES: Record<string, Need> = {
     [
       ...['POST checks/[id]', 'PUT shelf/[id]', 'POST shelf/file', 'PUT jobs/[id]/costs', 'PUT jobs/[id]/plan'],
       ...['POST jobs/[id]/plans', 'POST jobs/[id]/schools', 'POST jobs/[id]/torques'],
+      ...['POST jobs/[id]/checks', 'POST jobs/[id]/lessons'],
       ...['PUT jobs/[id]/needed', 'PUT jobs/[id]/waits', 'POST jobs/[id]/bay', 'PUT tools'],
     ].map((route) => [route, 'work' as const]),
   ),
   ...Object.fromEntries(
     [
-      ...['build', 'closing', 'defects', 'limits', 'links', 'safety'].map((of) => `POST jobs/[id]/${of}`),
+      ...['build', 'closing', 'defects', 'hand-over', 'hand-over-sheet', 'limits', 'links', 'safety'].map(
+        (of) => `POST jobs/[id]/${of}`,
+      ),
       ...['PATCH jobs/[id]/defects', 'DELETE links/[id]', 'DELETE jobs/[id]/owner'],
     ].map((route) => [route, 'vouch' as const]),
   ),
@@ -368,7 +373,7 @@ test('a customer’s link shows one job and nothing else, until it is taken back
   page,
   shop,
 }) => {
-  await page.goto(`${DEMO.provenInside}/prove`);
+  await page.goto(`${DEMO.provenInside}/prove#hand`);
   await page.getByLabel('Who it is for').fill('the fish market');
   await page.getByRole('button', { name: 'Make a link' }).click();
   const link = await page.locator('.link-once').innerText();

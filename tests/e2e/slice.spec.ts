@@ -135,11 +135,11 @@ test('one job from tape measure to proven height, in typed fractions, with a rel
   await page.getByRole('link', { name: 'Board', exact: false }).first().click();
   const row = page.getByRole('row', { name: /Test bogie/ });
   await expect(row).toContainText('outside its band');
-  await expect(row).toContainText('U-bolts: torque again');
+  await expect(row).toContainText('Wheel nuts: torque again');
   await row.getByRole('button', { name: 'record it' }).click();
-  await row.getByLabel('What was read').fill('all eight at the kit’s figure');
+  await row.getByLabel('What was read').fill('all ten at the plate’s figure');
   await row.getByRole('button', { name: 'Done today' }).click();
-  await expect(row).toContainText('second check');
+  await expect(row).toContainText('Pack: clip bolts');
 });
 
 test('a block is answered after the first two heights, before any leaf is measured', async ({ page, shop }) => {

@@ -2,6 +2,7 @@ import { type APIRequestContext } from '@playwright/test';
 import { type JobView } from '@/contracts/job';
 import { CORE_VERSION } from '@/core/version';
 import { boltsOf } from '@/core/fastener/joints';
+import { toAccept } from '@/contracts/openList';
 import { jointsOf } from '@/core/suspension/registry';
 import { DEMO, expect, newJob, onDatabase, openTab, test, typeInto } from './shop';
 
@@ -90,11 +91,14 @@ test('after heights alone finish nothing: what is open is named, closing is refu
   const tape = page.getByRole('navigation', { name: 'Stations of this job' });
   await expect(tape.getByRole('link', { name: /^Build/ })).toContainText('STOP');
   await expect(tape.getByRole('link', { name: /^Prove/ })).toContainText('STOP');
+  await page.getByRole('button', { name: /^STOP 8/ }).click();
   await expect(page.getByRole('region', { name: 'Still open here' })).toContainText('STOP U-bolts: not final');
+  await page.goto(`${job}/prove#goals`);
   // The height before in the wanted state was reckoned from another load: no goal is called met on it.
   await expect(page.getByTestId('goals').locator('[data-goal=height]')).toContainText('reckoned from another load');
   await expect(page.getByTestId('goals').locator('[data-goal=height]')).toContainText('cannot be said');
-  const close = (note: string) => post(request, job, '/closing', { closed: true, note });
+  const close = (note: string, accepted: object[] = []) =>
+    post(request, job, '/closing', { closed: true, note, accepted });
   const early = await close('all is well');
   expect(early.status()).toBe(422);
   expect(await early.json()).toMatchObject({
@@ -103,8 +107,14 @@ test('after heights alone finish nothing: what is open is named, closing is refu
   });
   for (const joint of jointsOf('longitudinalLeaf', { rearEnd: null }))
     expect((await post(request, job, '/torques', { joint, ...torque, stage: 'notTouched' })).ok()).toBe(true);
-  expect(await (await close('')).json()).toMatchObject({ field: 'note' });
-  expect((await close('the owner knows')).ok()).toBe(true);
+  expect(await (await close('')).json()).toMatchObject({ code: 'not-accepted' });
+  const left = toAccept(await get(request, job));
+  const day = (await get(request, job)).today;
+  const accepted = left.map(({ text }) => ({
+    ...{ id: crypto.randomUUID(), text, reason: 'the owner brings it back', dueOn: day },
+  }));
+  expect((await close('the owner knows', accepted.slice(1))).status()).toBe(422);
+  expect((await close('the owner knows', accepted)).ok()).toBe(true);
   const { closing } = await get(request, job);
   expect(closing).toMatchObject({ closed: true, note: 'the owner knows' });
   expect(closing!.leftOpen.some((text) => text.startsWith('not checked'))).toBe(true);

@@ -106,6 +106,7 @@ test('heights at another fill of the tank are converted with the conversion show
   await page.getByRole('button', { name: 'as it stands today' }).click();
   await page.getByRole('checkbox').check();
   const full = page.waitForResponse((r) => r.url().endsWith('/days') && r.ok());
+  await page.getByText('tank, tyre pressure').click();
   // Read at half a tank before; full now: 37 kg more, 1400 mm behind the front axle of 3320 mm.
   await page.getByRole('group', { name: 'Tank' }).getByRole('button', { name: 'full' }).click();
   await full;

@@ -107,7 +107,16 @@ function JobLine({ job, today, head }: { job: BoardJob; today: string; head: Rea
           </p>
         ) : null}
         <Ends job={job} />
-        {job.section === 'planned' || job.section === 'closed' ? <p className="muted">{first.complaint}</p> : null}
+        {job.section === 'parts' ? (
+          <p>
+            <Marked kind="open">
+              {job.axles.reduce((sum, row) => sum + row.waits, 0)} of its parts are not here yet
+            </Marked>
+          </p>
+        ) : null}
+        {job.section === 'planned' || job.section === 'parts' || job.section === 'closed' ? (
+          <p className="muted">{first.complaint}</p>
+        ) : null}
         {due && !pressing ? (
           <p className="small muted" data-due="later">
             later: {due.what}, {shortDay(due.dueOn)} or after <Quantity value={due.afterKm} of="distance" />{' '}
@@ -132,7 +141,7 @@ function JobLine({ job, today, head }: { job: BoardJob; today: string; head: Rea
         ) : (
           <Link
             className={`act ${job.section === 'closed' ? 'quiet' : 'ruled'}`}
-            href={`/jobs/${first.id}/${station.id}`}
+            href={`/jobs/${first.id}/${job.section === 'parts' ? 'prepare' : station.id}`}
             prefetch={false}
           >
             {actOf(job) ?? station.name.toLowerCase()}
@@ -143,7 +152,7 @@ function JobLine({ job, today, head }: { job: BoardJob; today: string; head: Rea
   );
 }
 
-const ACTS: Partial<Record<Section, string>> = { bay: 'go on', toClose: 'close it', closed: 'look' };
+const ACTS: Partial<Record<Section, string>> = { bay: 'go on', toClose: 'close it', parts: 'parts', closed: 'look' };
 
 /** What is done next at a job; nothing is closed while something stops it. */
 const actOf = ({ section, axles }: BoardJob): string | undefined =>
@@ -198,7 +207,7 @@ function OneFigure({ job: { section, axles }, today }: { job: BoardJob; today: s
       </>
     );
   if (section === 'today') return <span className="figure">today</span>;
-  if (section === 'thisWeek' && due) return <span className="figure">{shortDay(due.row.dueOn)}</span>;
+  if (section === 'thisWeek' && due) return <span className="figure due-day">{shortDay(due.row.dueOn)}</span>;
   if (section === 'closed') return <span className="muted">closed</span>;
   const open = axles.reduce((sum, row) => sum + row.open.length, 0);
   if (section === 'bay' || section === 'toClose')

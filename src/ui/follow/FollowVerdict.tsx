@@ -28,21 +28,24 @@ export function FollowVerdict({ view, lines }: { view: JobView; lines: readonly 
       {next && due ? (
         <div className={due.word === 'overdue' ? 'look' : ''}>
           <p className="follow-next">
-            <strong className="figure">{dayText(next.dueOn)}</strong>
+            <strong className="figure">
+              {due.by === 'distance' && due.leftKm !== null ? (
+                <Quantity value={-due.leftKm} of="distance" />
+              ) : (
+                dayText(next.dueOn)
+              )}
+            </strong>
             <span>
-              {' '}
-              or{' '}
-              {due.leftKm === null ? (
+              {due.by === 'distance' ? 'over; or by ' : 'or '}
+              {due.by === 'distance' ? (
+                dayText(next.dueOn)
+              ) : due.leftKm === null ? (
                 <>
                   after <Quantity value={next.afterKm} of="distance" />
                 </>
-              ) : due.leftKm > 0 ? (
-                <>
-                  in <Quantity value={due.leftKm} of="distance" />
-                </>
               ) : (
                 <>
-                  <Quantity value={-due.leftKm} of="distance" /> ago
+                  in <Quantity value={due.leftKm} of="distance" />
                 </>
               )}
             </span>

@@ -17,6 +17,7 @@ import { HandOver } from './HandOver';
 import { ProveVerdict } from './ProveVerdict';
 import { RoadTests } from './RoadTests';
 import { StandsNow } from './StandsNow';
+import { ToClose } from './ToClose';
 import { useResidual } from './useResidual';
 import { WhySheet } from './WhySheet';
 
@@ -71,6 +72,7 @@ export function ProveStation({ first, people, person }: StationProps) {
         </Stage>
         <div className="verdict-column">
           <ProveVerdict view={view} corners={corners} residual={residual} busy={busy} />
+          <ToClose view={view} />
         </div>
         <Dock
           below

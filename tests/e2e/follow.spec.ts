@@ -48,6 +48,7 @@ test('a job closed with what is left open becomes defects and checks; when their
 
   // Everything left open needs a reason and a day, its own or one for all.
   await page.goto(`${JOB}/prove#close`);
+  await page.reload();
   await expect(page.getByRole('button', { name: 'view…' })).toBeEnabled();
   const close = page.getByRole('button', { name: 'Close the job' });
   await expect(close).toBeDisabled();
@@ -108,10 +109,10 @@ test('heights read again narrow where a spring comes to rest and tick their chec
   const from = before.odometer!.km;
   await typeInto(page, 'Height now, left', '531');
   await typeInto(page, 'Height now, right', '535');
-  await typeInto(page, 'Odometer now', `${from - 5000} km`);
+  await typeInto(page, 'Odometer at these heights', `${from - 5000} km`);
   await page.getByRole('button', { name: 'Keep these heights' }).click();
   await expect(page.getByText('it cannot be less now')).toBeVisible();
-  await typeInto(page, 'Odometer now', `${from + 900} km`);
+  await typeInto(page, 'Odometer at these heights', `${from + 900} km`);
   await page.getByRole('button', { name: 'Keep these heights' }).click();
   await expect.poll(async () => (await get(request)).settlingHeights.length).toBe(before.settlingHeights.length + 2);
   await expect

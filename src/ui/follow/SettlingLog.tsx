@@ -125,7 +125,7 @@ function ReadAgain({ job, lines }: { job: JobHandle; lines: readonly SettlingLin
           />
         ))}
       </div>
-      <TypedField label="Odometer now" rule={ODOMETER} value={km} draft={`${view.id}|settling|km`} onChange={setKm} />
+      <TypedField label="Odometer at these heights" rule={ODOMETER} value={km} draft={`${view.id}|settling|km`} onChange={setKm} />
       <div className="acts">
         <button
           type="button"

@@ -144,6 +144,9 @@ function CornerRow({ job, corner, stateId, point, rolled, span, many }: RowProps
             <strong className={outcome.inside ? 'figure' : 'figure look'}>
               <Length mm={off} signed />
             </strong>
+            <span className="muted small">
+              tape <Length mm={outcome.measured} />
+            </span>
             <Marked kind={outcome.inside ? 'done' : 'look'}>{outcome.inside ? 'inside' : 'outside'} the band</Marked>
             {outcome.convertedBy === 0 ? null : (
               <span className="muted small">

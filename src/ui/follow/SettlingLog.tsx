@@ -24,7 +24,7 @@ export function SettlingLog({ job, lines }: { job: JobHandle; lines: readonly Se
       <ReadAgain job={job} lines={lines} />
       <section aria-label="Heights so far">
         <div className="scroll" tabIndex={0} role="region" aria-label="Settling log">
-          <table>
+          <table className="record-table">
             <thead>
               <tr>
                 <th scope="col">since the work</th>
@@ -125,7 +125,13 @@ function ReadAgain({ job, lines }: { job: JobHandle; lines: readonly SettlingLin
           />
         ))}
       </div>
-      <TypedField label="Odometer at these heights" rule={ODOMETER} value={km} draft={`${view.id}|settling|km`} onChange={setKm} />
+      <TypedField
+        label="Odometer at these heights"
+        rule={ODOMETER}
+        value={km}
+        draft={`${view.id}|settling|km`}
+        onChange={setKm}
+      />
       <div className="acts">
         <button
           type="button"

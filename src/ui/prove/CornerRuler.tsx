@@ -72,7 +72,10 @@ export function CornerRuler({ corner, span, label }: { corner: Corner; span: Spa
           />
         ))}
         {every(named)
-          .filter((mm) => x(mm) > 18 && x(mm) < width - 18)
+          .filter(
+            (mm) =>
+              x(mm) > 18 && x(mm) < width - 18 && (corner.guess === null || Math.abs(x(mm) - x(corner.guess)) > 26),
+          )
           .map((mm) => (
             <text key={mm} x={x(mm)} y={floor + 16} textAnchor="middle" className="num small">
               {bare(mm)}

@@ -14,6 +14,8 @@ import { type Corner } from './corners';
 
 /** The rake is drawn so many times over, so that half a degree shows. */
 const TIMES = 10;
+/** Room beside the body for a height and what it was, px. */
+const FIGURES = 136;
 
 const mean = (values: readonly (number | null)[]): number | null => {
   const there = values.filter((v): v is number => v !== null);
@@ -40,13 +42,15 @@ export function StandsNow({ view, corners, stateId }: { view: JobView; corners: 
   const unit = laidOut(form, wheelbase, 100);
   const tallest = unit.tall * unit.scale;
   const rakeTall = 92;
-  const wide = Math.min(width - 150, ((Math.min(room, 460) - rakeTall - 46) * 100) / tallest);
+  const heights = { front: axleHeights(corners, 'front'), rear: axleHeights(corners, 'rear') };
+  const aside = { left: heights.front.now === null ? 70 : FIGURES, right: heights.rear.now === null ? 20 : FIGURES };
+  const free = width - aside.left - aside.right;
+  const wide = Math.min(free, ((Math.min(room, 460) - rakeTall - 46) * 100) / tallest);
   const { scale, radius, x: inX, y: inY } = laidOut(form, wheelbase, wide);
-  const left = (width - wide) / 2;
+  const left = aside.left + (free - wide) / 2;
   const x = (v: number) => left + inX(v);
   const y = (v: number) => 14 + inY(v);
   const perMm = scale / wheelbase;
-  const heights = { front: axleHeights(corners, 'front'), rear: axleHeights(corners, 'rear') };
   const rise = (at: 'front' | 'rear') => {
     const { was, now } = heights[at];
     return was === null || now === null ? 0 : now - was;

@@ -53,7 +53,7 @@ export const newClosingSchema = z.object({
     .array(
       z.object({
         id: z.uuid(),
-        text: z.string().min(1).max(300),
+        text: z.string().min(1).max(500),
         reason: newDefectSchema.shape.reason,
         dueOn: day,
         limits: newDefectSchema.shape.limits,

@@ -43,7 +43,13 @@ export async function readSettling(tx: Tx, jobAxleId: string, given: NewSettling
       ...{ code: 'not-alike', message: 'The height after the work was read at the other point.', field: 'point' },
     });
   const from = drivenFrom(view);
-  if (from !== null && given.km < from)
+  if (from === null)
+    throw new ProblemError(422, {
+      code: 'no-odometer',
+      message: 'Nobody read the odometer after the work, so the distance since is not known. Write down first how it stood then.',
+      field: 'kmTyped',
+    });
+  if (given.km < from)
     throw bad(`The odometer stood at ${Math.round(from)} km after the work; it cannot be less now.`, 'kmTyped');
   await requireRoom(tx, 'settling_height', jobAxleId);
   if (await insertSettlingHeight(tx, jobAxleId, given))

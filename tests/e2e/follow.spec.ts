@@ -1,5 +1,6 @@
 import ICAL from 'ical.js';
 import { type APIRequestContext, type Page } from '@playwright/test';
+import Papa from 'papaparse';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { toAccept } from '@/contracts/openList';
 import { functionsOf } from '@/contracts/proving';
@@ -222,6 +223,31 @@ test('the hand-over sheet says what was done, how it stands, what is open and wh
   await page.getByRole('button', { name: 'Handed over, told what is open' }).click();
   await expect(page.getByText('handed to Orla of the market by Ansa Korvild')).toBeVisible();
   expect((await get(request)).handOver!.told.length).toBeGreaterThan(0);
+});
+
+test('the logs of a job go out as CSV that another package reads, formulas made harmless', async ({ request }) => {
+  const { vehicle } = await get(request);
+  expect((await post(request, '/failures', { place: '=1+1 rear left', km: 300, kmTyped: '300', cause: '' })).ok()).toBe(
+    true,
+  );
+  const read = async (what: string) => {
+    const answer = await request.get(`/api${JOB}/log?what=${what}`);
+    expect(answer.headers()['content-type']).toContain('text/csv');
+    const { data, errors } = Papa.parse<Record<string, string>>(await answer.text(), { header: true });
+    expect(errors).toEqual([]);
+    return data;
+  };
+  const view = await get(request);
+  expect(vehicle.id).toBe(view.vehicle.id);
+  const readings = await read('readings');
+  expect(readings).toHaveLength(view.readings.length);
+  const leaf = view.readings.find((r) => r.leafId !== null)!;
+  expect(readings.find((r) => r.typed === leaf.typed && r.leaf !== '')).toMatchObject({ point: 'leafThickness' });
+  expect((await read('outcomes')).filter((r) => r.since === '0').map((r) => Number(r.measured))).toEqual(
+    view.outcomes.map((o) => o.measured),
+  );
+  expect((await read('failures')).map((r) => r.place)).toContain("'=1+1 rear left");
+  expect((await request.get(`/api${JOB}/log?what=secrets`)).status()).toBe(400);
 });
 
 test('drives before and after are held against one another only on the same road with the same load', async ({

@@ -49,6 +49,7 @@ const GATES: Record<string, Need> = {
         'GET jobs/[id]/parts-list',
         'GET jobs/[id]/print',
         'GET jobs/[id]/residual',
+        'GET jobs/[id]/log',
         'GET due-calendar',
         'GET tools',
         'GET steps',

@@ -8,7 +8,7 @@ import { DefectNote } from '../build/FitSheet';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { Dock, Stage, Workbench } from '../frame/Workbench';
 import { useJob } from '../job/useJob';
-import { Kept } from '../prove/WhySheet';
+import { Kept } from '../prove/Kept';
 import { ChecksToCome } from './ChecksToCome';
 import { FollowVerdict } from './FollowVerdict';
 import { SettlingLog } from './SettlingLog';

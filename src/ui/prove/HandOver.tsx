@@ -20,6 +20,12 @@ const LINKS = [
   { id: '30', name: 'link for 30 days' },
   { id: '90', name: '90 days' },
 ] as const;
+const LOGS = [
+  { id: 'readings', name: 'readings' },
+  { id: 'torques', name: 'torque log' },
+  { id: 'outcomes', name: 'outcomes' },
+  { id: 'failures', name: 'failures' },
+] as const;
 type LinkDays = (typeof LINKS)[number]['id'];
 
 /** The sheet the owner takes along, and who took the vehicle. */
@@ -105,6 +111,14 @@ export function HandOver({ job }: { job: JobHandle }) {
           </p>
         ) : null}
         <ProblemNote problem={problem} />
+        <p className="log-files">
+          <span className="muted">For another program, CSV:</span>
+          {LOGS.map(({ id, name }) => (
+            <a key={id} className="act quiet" href={`/api/jobs/${view.id}/log?what=${id}`} download>
+              {name}
+            </a>
+          ))}
+        </p>
         <CustomerLinks jobId={view.id} />
       </section>
     </div>

@@ -7,9 +7,9 @@ import { Marked } from '../controls/Mark';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
-import { Clock } from '../measured/Clock';
 import { Length } from '../measured/Figure';
 import { useCauseText } from './causeText';
+import { Kept } from './Kept';
 
 interface Props {
   job: JobHandle;
@@ -129,27 +129,5 @@ function Learn({ job, cause, says, onDone }: { job: JobHandle; cause: CauseId; s
       </button>
       <ProblemNote problem={problem} />
     </div>
-  );
-}
-
-/** What this and earlier jobs on the axle taught. */
-export function Kept({ job }: { job: JobHandle }) {
-  const { lessons, id } = job.view;
-  if (lessons.length === 0) return null;
-  return (
-    <>
-      <h3>What this axle taught</h3>
-      <ul className="stored" aria-label="What this axle taught">
-        {lessons.map((l) => (
-          <li key={l.learntAt}>
-            {l.says}{' '}
-            <span className="muted">
-              {l.person}, <Clock at={l.learntAt} what="day" />
-              {l.jobId === id ? '' : ', an earlier job'}
-            </span>
-          </li>
-        ))}
-      </ul>
-    </>
   );
 }

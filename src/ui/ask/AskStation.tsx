@@ -10,6 +10,7 @@ import { Sheet } from '../controls/Sheet';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { Dock, Stage, Workbench } from '../frame/Workbench';
 import { ProblemNote } from '../job/ProblemNote';
+import { Kept } from '../prove/Kept';
 import { useJob, type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { useKept } from '../measured/useKept';
@@ -95,7 +96,16 @@ export function AskStation({ first, people, person }: StationProps) {
           label="More of Ask"
           first="goals"
           tabs={[
-            { id: 'goals', name: 'complaint and goals', children: <GoalsSheet job={job} /> },
+            {
+              id: 'goals',
+              name: 'complaint and goals',
+              children: (
+                <>
+                  <GoalsSheet job={job} />
+                  <Kept job={job} />
+                </>
+              ),
+            },
             {
               id: 'loads',
               name: 'loads',

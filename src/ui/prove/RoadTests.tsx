@@ -45,7 +45,7 @@ export function RoadTests({ job }: { job: JobHandle }) {
         <table>
           <thead>
             <tr>
-              <th scope="col" />
+              <td />
               {MARKS.map((m) => (
                 <th key={m} scope="col">
                   {NAMES[m]}

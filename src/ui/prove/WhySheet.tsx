@@ -64,7 +64,7 @@ function CauseTable({ job, residual }: { job: JobHandle; residual: Residual }) {
             <th scope="col">would have to be</th>
             <th scope="col">does</th>
             <th scope="col">told by</th>
-            <th scope="col" />
+            <td />
           </tr>
         </thead>
         <tbody>

@@ -162,7 +162,7 @@ function Scores({ proven }: { proven: Record['proven'] }) {
       <table className="record-table">
         <thead>
           <tr>
-            <th scope="col" />
+            <td />
             <th scope="col">heights</th>
             <th scope="col">off by</th>
             <th scope="col">leans</th>

@@ -42,7 +42,7 @@ export const brokenSchema = z.object({
 });
 export type Broken = z.infer<typeof brokenSchema>;
 
-export interface Record {
+export interface ShopRecord {
   today: string;
   defects: OpenDefect[];
   proven: Proven[];

@@ -1,11 +1,11 @@
 // Over all jobs: what is open, how near the predictions came, what breaks; and one vehicle's whole story.
 import { notFound } from '@/contracts/problem';
-import { type Record, type VehicleHistory } from '@/contracts/record';
+import { type ShopRecord, type VehicleHistory } from '@/contracts/record';
 import { type Tx } from '@/data/client';
 import { shopToday } from '@/data/due';
 import { brokenVehicles, openDefectsOfShop, provenHeights, vehicleHistory } from '@/data/record';
 
-export async function recordOfShop(tx: Tx): Promise<Record> {
+export async function recordOfShop(tx: Tx): Promise<ShopRecord> {
   return {
     today: await shopToday(tx),
     defects: await openDefectsOfShop(tx),

@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useState } from 'react';
-import { scoreOf, scores, type Broken, type Record, type Score } from '@/contracts/record';
+import { scoreOf, scores, type Broken, type Score, type ShopRecord } from '@/contracts/record';
 import { type Person } from '@/contracts/person';
 import { failureRate } from '@/core/followup/failureRate';
 import { failureHistory } from '@/core/inspection/failures';
@@ -19,7 +19,7 @@ import { dayText } from '../prepare/dayText';
 import { CHANGE_WORDS } from './words';
 
 interface Props {
-  record: Record;
+  record: ShopRecord;
   people: readonly Person[];
   person: string;
 }
@@ -62,7 +62,7 @@ export function RecordScreen({ record, people, person }: Props) {
   );
 }
 
-function Verdict({ record: { defects, proven }, late }: { record: Record; late: number }) {
+function Verdict({ record: { defects, proven }, late }: { record: ShopRecord; late: number }) {
   const all = proven.length > 0 ? scoreOf('all', proven) : null;
   return (
     <section className="sheet verdict-sheet record-verdict" aria-label="Verdict">
@@ -103,7 +103,7 @@ function Verdict({ record: { defects, proven }, late }: { record: Record; late: 
   );
 }
 
-function Defects({ record: { defects, today } }: { record: Record }) {
+function Defects({ record: { defects, today } }: { record: ShopRecord }) {
   if (defects.length === 0)
     return (
       <p>
@@ -146,7 +146,7 @@ function Defects({ record: { defects, today } }: { record: Record }) {
   );
 }
 
-function Scores({ proven }: { proven: Record['proven'] }) {
+function Scores({ proven }: { proven: ShopRecord['proven'] }) {
   if (proven.length === 0) return <p className="muted">It fills with the first height that is read after a work.</p>;
   const own = proven.filter((p) => p.own);
   const groups: { name: string; rows: Score[] }[] = [

@@ -1,6 +1,7 @@
 'use client';
 import { type SettlingLine } from '@/contracts/following';
 import { fromCore } from '@/core/units/units';
+import { HeightLines, multiples, SideMark, stepFor } from '../chart/heightMarks';
 import { useRoom } from '../drawing/useRoom';
 import { useLengthText } from '../measured/Figure';
 import { useQuantityText } from '../measured/Quantity';
@@ -9,10 +10,6 @@ import { useView } from '../theme/View';
 const PLACE = { left: 74, right: 150, top: 16, bottom: 62 };
 const INK = { left: 'var(--new)', right: 'var(--ink)' } as const;
 const STEPS = 60;
-
-/** Round steps of an axis. */
-const stepFor = (span: number, most: number): number =>
-  [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000].find((s) => span / s <= most) ?? 20_000;
 
 /** Heights over the distance driven since the work, with the law fitted to them, its band, and where it comes to rest. */
 export function SettlingStage({ lines }: { lines: readonly SettlingLine[] }) {
@@ -42,8 +39,6 @@ export function SettlingStage({ lines }: { lines: readonly SettlingLine[] }) {
   const stepKm = stepFor(far / unitKm, 8) * unitKm;
   const perLength = units.length === 'mm' ? 1 : 25.4 / 16;
   const stepMm = stepFor((high - low) / perLength, 6) * perLength;
-  const ticks = (from: number, to: number, by: number) =>
-    Array.from({ length: Math.floor(to / by) - Math.ceil(from / by) + 1 }, (_, k) => (Math.ceil(from / by) + k) * by);
   const curve = (of: (km: number) => number) =>
     Array.from({ length: STEPS + 1 }, (_, k) => (far * k) / STEPS)
       .map((km, k) => `${k === 0 ? 'M' : 'L'}${x(km).toFixed(1)} ${y(of(km)).toFixed(1)}`)
@@ -62,15 +57,14 @@ export function SettlingStage({ lines }: { lines: readonly SettlingLine[] }) {
           )
           .join('; ')}
       >
-        {ticks(low, high, stepMm).map((mm) => (
-          <g key={mm}>
-            <line x1={PLACE.left} x2={width - PLACE.right} y1={y(mm)} y2={y(mm)} stroke="var(--rule)" />
-            <text x={PLACE.left - 8} y={y(mm) + 5} textAnchor="end" className="num">
-              {text(mm).replace(/ (mm|in)$/, '')}
-            </text>
-          </g>
-        ))}
-        {ticks(0, far, stepKm).map((km) => (
+        <HeightLines
+          at={multiples(low, high, stepMm)}
+          left={PLACE.left}
+          right={width - PLACE.right}
+          y={y}
+          text={text}
+        />
+        {multiples(0, far, stepKm).map((km) => (
           <g key={km}>
             <line x1={x(km)} x2={x(km)} y1={tall - PLACE.bottom} y2={tall - PLACE.bottom + 7} stroke="var(--ink)" />
             <text x={x(km)} y={tall - PLACE.bottom + 24} textAnchor="middle" className="num">
@@ -110,26 +104,7 @@ export function SettlingStage({ lines }: { lines: readonly SettlingLine[] }) {
                     stroke={INK[l.side]}
                     strokeWidth="1.2"
                   />
-                  {l.side === 'left' ? (
-                    <circle
-                      cx={x(h.km)}
-                      cy={y(h.height)}
-                      r="5"
-                      fill="var(--sheet)"
-                      stroke={INK.left}
-                      strokeWidth="2.2"
-                    />
-                  ) : (
-                    <rect
-                      x={x(h.km) - 4.5}
-                      y={y(h.height) - 4.5}
-                      width="9"
-                      height="9"
-                      fill="var(--sheet)"
-                      stroke={INK.right}
-                      strokeWidth="2.2"
-                    />
-                  )}
+                  <SideMark side={l.side} x={x(h.km)} y={y(h.height)} ink={INK[l.side]} />
                 </g>
               ))}
               <text x={width - PLACE.right + 8} y={spread(l) + 5} className="num" style={{ fill: INK[l.side] }}>

@@ -1,5 +1,6 @@
 'use client';
 import { type HistoryHeight } from '@/contracts/record';
+import { HeightLines, multiples, SideMark, stepFor } from '../chart/heightMarks';
 import { useWidth } from '../drawing/useWidth';
 import { useClockText } from '../measured/Clock';
 import { useLengthText } from '../measured/Figure';
@@ -21,11 +22,7 @@ export function HeightHistory({ heights, name }: { heights: readonly HistoryHeig
   const [low, high] = [Math.min(...values) - 6, Math.max(...values) + 6];
   const x = (at: number) => PLACE.left + 14 + ((at - from) / span) * (width - PLACE.left - PLACE.right - 28);
   const y = (mm: number) => PLACE.top + ((high - mm) / (high - low)) * (TALL - PLACE.top - PLACE.bottom);
-  const step = [1, 2, 5, 10, 20, 50, 100].find((s) => (high - low) / s <= 6) ?? 200;
-  const lines = Array.from(
-    { length: Math.floor(high / step) - Math.ceil(low / step) + 1 },
-    (_, k) => (Math.ceil(low / step) + k) * step,
-  );
+  const step = stepFor(high - low, 6);
   const ends = to - from < DAY ? [from] : [from, to];
   return (
     <div ref={box}>
@@ -35,14 +32,7 @@ export function HeightHistory({ heights, name }: { heights: readonly HistoryHeig
         role="img"
         aria-label={`${name}: ${heights.length} heights, from ${text(Math.min(...values))} to ${text(Math.max(...values))}`}
       >
-        {lines.map((mm) => (
-          <g key={mm}>
-            <line x1={PLACE.left} x2={width - PLACE.right} y1={y(mm)} y2={y(mm)} stroke="var(--rule)" />
-            <text x={PLACE.left - 8} y={y(mm) + 5} textAnchor="end" className="num">
-              {text(mm).replace(/ (mm|in)$/, '')}
-            </text>
-          </g>
-        ))}
+        <HeightLines at={multiples(low, high, step)} left={PLACE.left} right={width - PLACE.right} y={y} text={text} />
         <line
           x1={PLACE.left}
           x2={width - PLACE.right}
@@ -69,31 +59,9 @@ export function HeightHistory({ heights, name }: { heights: readonly HistoryHeig
                 strokeWidth="1"
                 strokeDasharray={side === 'left' ? undefined : '5 4'}
               />
-              {own.map((h) => {
-                const [px, py] = [x(Date.parse(h.at)), y(h.value)];
-                return side === 'left' ? (
-                  <circle
-                    key={h.at}
-                    cx={px}
-                    cy={py}
-                    r="5"
-                    fill="var(--sheet)"
-                    stroke={INK[h.phase]}
-                    strokeWidth="2.2"
-                  />
-                ) : (
-                  <rect
-                    key={h.at}
-                    x={px - 4.5}
-                    y={py - 4.5}
-                    width="9"
-                    height="9"
-                    fill="var(--sheet)"
-                    stroke={INK[h.phase]}
-                    strokeWidth="2.2"
-                  />
-                );
-              })}
+              {own.map((h) => (
+                <SideMark key={h.at} side={side} x={x(Date.parse(h.at))} y={y(h.value)} ink={INK[h.phase]} />
+              ))}
             </g>
           );
         })}

@@ -61,7 +61,8 @@ function drawing(view: JobView): Content[] {
     const [was, now] = [mean(rows.map((h) => h.before)), mean(rows.map((h) => h.after))];
     return {
       rise: was === null || now === null ? 0 : now - was,
-      words: now === null ? (of ? 'not read' : 'not worked on') : `${mm(was)} → ${mm(now)} mm`,
+      words:
+        now === null ? (of ? 'not read' : 'not worked on') : `${mm(now)} mm${was === null ? '' : `, was ${mm(was)}`}`,
     };
   };
   const [front, rear] = [at('front'), at('rear')];
@@ -157,16 +158,27 @@ const WORDS = { ok: 'ok', notOk: 'NOT OK', notDone: 'not tried' } as const;
 
 function content(view: JobView, link: string | null): Content[] {
   const axles = [view, ...view.others];
-  const open = leftOpenOfJob(view);
+  // Checks to come stand under their own head.
+  const open = leftOpenOfJob(view).filter(({ text }) => !text.includes('check to come: '));
   const dues = view.due.filter((d) => d.doneAt === null);
   const bought = axles.flatMap(parts);
+  const stops = open.filter((i) => i.stop).length;
   const tried = axles.flatMap((v) =>
-    functionsOf(v).map((id) => {
+    functionsOf(v).flatMap((id) => {
       const said = v.functionChecks.find((c) => c.item === id);
-      return [FUNCTIONS[id].name, said ? WORDS[said.answer] : 'not tried', said?.note ?? '', said?.person ?? ''];
+      return said ? [[FUNCTIONS[id].name, WORDS[said.answer], said.note, said.person]] : [];
     }),
   );
   return [
+    ...(stops > 0
+      ? [
+          {
+            text: `STOP: not to be driven, not handed over. ${stops} in the way, see “Open”.`,
+            bold: true,
+            fontSize: 16,
+          },
+        ]
+      : []),
     heading('How it stands now'),
     ...drawing(view),
     ...axles.flatMap(heights),
@@ -185,7 +197,9 @@ function content(view: JobView, link: string | null): Content[] {
     heading('Torque'),
     ...axles.flatMap(torques),
     heading('Tried before it left'),
-    table(['', '', '', 'by'], ['*', 60, 150, 90], tried),
+    tried.length === 0
+      ? { text: 'Nothing was tried yet.' }
+      : table(['what', 'found', 'note', 'by'], ['*', 60, 150, 90], tried),
     heading('Open'),
     open.length === 0
       ? { text: 'Nothing.' }

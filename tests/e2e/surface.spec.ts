@@ -68,6 +68,9 @@ test('at both tablet sizes the stations at work hold still and no words lie on o
   const stations = [
     `${DEMO.planned}/ask`,
     `${DEMO.provenInside}/ask#vehicle`,
+    `${DEMO.provenOutside}/prove`,
+    `${DEMO.provenInside}/follow`,
+    '/record#scores',
     '/shelf',
     '/handbook?sum=toe',
     `${DEMO.planned}/check`,

@@ -46,7 +46,8 @@ export async function readSettling(tx: Tx, jobAxleId: string, given: NewSettling
   if (from === null)
     throw new ProblemError(422, {
       code: 'no-odometer',
-      message: 'Nobody read the odometer after the work, so the distance since is not known. Write down first how it stood then.',
+      message:
+        'Nobody read the odometer after the work, so the distance since is not known. Write down first how it stood then.',
       field: 'kmTyped',
     });
   if (given.km < from)

@@ -31,12 +31,11 @@ export const provenSchema = z.object({
 });
 export type Proven = z.infer<typeof provenSchema>;
 
-/** What broke on one vehicle over the distance that is known of it. */
+/** What broke on one vehicle, from an odometer of 0 on. */
 export const brokenSchema = z.object({
   vehicleId: id,
   vehicle: z.string(),
-  /** First and last distance that was written down, km. */
-  from: z.number(),
+  /** Last distance that was written down, km. */
   to: z.number(),
   failures: z.array(z.object({ place: z.string(), km: z.number() })),
 });

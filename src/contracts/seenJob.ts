@@ -2,6 +2,7 @@ import { summarise } from '@/core/prediction/ledger';
 import { isPaired, axleName } from '@/core/suspension/names';
 import { type VehicleFormId } from '@/core/vehicle/form';
 import { SIDES, type Side } from '@/core/vehicle/side';
+import { foretoldOf } from './foretold';
 import { type AxleView, type JobView } from './job';
 
 /** One height of an axle as a customer sees it, mm. */
@@ -33,10 +34,6 @@ export interface SeenJob {
   defects: { what: string; dueOn: string }[];
   checks: { what: string; dueOn: string; afterKm: number }[];
 }
-
-/** The prediction the work stands on. */
-const foretoldOf = (view: AxleView) =>
-  view.build ? view.predictions.find((p) => p.id === view.build?.predictionId) : view.predictions[0];
 
 function heightsOf(view: AxleView): SeenHeight[] {
   const state = view.states.find((s) => s.wanted) ?? view.states[0];

@@ -50,8 +50,7 @@ export const provenHeights = (tx: Tx) =>
 export const brokenVehicles = (tx: Tx) =>
   tx.rows(
     brokenSchema,
-    `SELECT v.id AS "vehicleId", v.name AS vehicle, least(0, min(f.km)) AS "from",
-            greatest(max(f.km), (SELECT max(o.km) FROM odometer o WHERE o.shop_id = v.shop_id AND o.vehicle_id = v.id)) AS "to",
+    `SELECT v.id AS "vehicleId", v.name AS vehicle, greatest(max(f.km), (SELECT max(o.km) FROM odometer o WHERE o.shop_id = v.shop_id AND o.vehicle_id = v.id)) AS "to",
             json_agg(json_build_object('place', f.place, 'km', f.km) ORDER BY f.km) AS failures
        FROM failure f JOIN vehicle v ON v.shop_id = f.shop_id AND v.id = f.vehicle_id
       GROUP BY v.shop_id, v.id, v.name ORDER BY count(*) DESC, v.name LIMIT ${MOST.broken}`,

@@ -73,9 +73,15 @@ export async function addChecks(tx: Tx, jobAxleId: string, given: NewChecks): Pr
   if (!meant) throw bad('The interval and its distances do not agree.', 'interval');
   if (given.ids.length !== given.km.length) throw bad('One check for each distance.', 'ids');
   await requireRoom(tx, 'due_check', view.job.id);
+  const names = given.km.map((_, k) =>
+    given.km.length > 1 ? `${given.what} (${k + 1} of ${given.km.length})` : given.what,
+  );
+  const there = view.due.find((d) => names.includes(d.what) && !given.ids.includes(d.id));
+  if (there)
+    throw bad(`“${there.what}” is on the list already, after ${there.afterKm} km. Give this one another name.`, 'what');
   for (const [k, km] of given.km.entries())
     await insertDue(tx, given.ids[k]!, view.job.id, {
-      what: given.km.length > 1 ? `${given.what} (${k + 1} of ${given.km.length})` : given.what,
+      what: names[k]!,
       ...{
         reads: given.reads,
         afterKm: km,

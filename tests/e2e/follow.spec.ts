@@ -149,6 +149,11 @@ test('heights read again narrow where a spring comes to rest and tick their chec
   const wrong = { ids: [crypto.randomUUID()], what: 'x y z', reads: 'look', interval: '400 mi', km: [400], source: '' };
   expect((await request.post(`/api${JOB}/checks`, { data: wrong })).status()).toBe(400);
 
+  // A second check of the same name is told, never dropped in silence.
+  const again = { ...wrong, what: own[0]!.what, interval: '700 km', km: [700] };
+  const twice = await request.post(`/api${JOB}/checks`, { data: again });
+  expect([twice.status(), ((await twice.json()) as { field: string }).field]).toEqual([400, 'what']);
+
   const ics = await request.get('/api/due-calendar');
   const events = new ICAL.Component(ICAL.parse(await ics.text()) as unknown[])
     .getAllSubcomponents('vevent')

@@ -1,6 +1,7 @@
 import { type z } from 'zod';
 import { type Content } from 'pdfmake/interfaces';
 import { type handOverSheetSchema } from '@/contracts/door';
+import { foretoldOf } from '@/contracts/foretold';
 import { type AxleView, type JobView } from '@/contracts/job';
 import { leftOpenOfJob } from '@/contracts/openList';
 import { planText } from '@/contracts/planText';
@@ -25,9 +26,6 @@ const capital = (text: string): string => text.replace(/^./, (c) => c.toUpperCas
 const heading = (text: string): Content => ({ text, bold: true, fontSize: 14, margin: [0, 8, 0, 2] });
 const mm = (v: number | null | undefined): string =>
   v === null || v === undefined ? '–' : decimalText(Math.round(v), 0);
-
-const foretoldOf = (view: AxleView) =>
-  view.build ? view.predictions.find((p) => p.id === view.build?.predictionId) : view.predictions[0];
 
 /** Every height of an axle: before, foretold, by the tape; mm. */
 function heightsOf(view: AxleView) {

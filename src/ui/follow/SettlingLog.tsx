@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { type SettlingLine } from '@/contracts/following';
 import { pointOf } from '@/core/measure/points';
 import { distanceRule } from '@/core/units/rules';
@@ -85,6 +85,8 @@ function ReadAgain({ job, lines }: { job: JobHandle; lines: readonly SettlingLin
   const { busy, problem, run } = useSend();
   const [km, setKm] = useState<Typed | null>(null);
   const [read, setRead] = useState<Partial<Record<Side, Typed>>>({});
+  // What was sent and not answered is sent again as the same reading.
+  const ids = useRef(new Map<string, string>());
   const first = lines[0]!;
   const asked = lines.filter((l) => l.stateId === first.stateId && l.point === first.point);
   const due = view.due.find((d) => d.doneAt === null && d.reads === 'heights');
@@ -93,8 +95,11 @@ function ReadAgain({ job, lines }: { job: JobHandle; lines: readonly SettlingLin
       for (const { side } of asked) {
         const at = read[side];
         if (!at) continue;
+        const name = `${side}|${at.typed}|${km!.typed}`;
+        const id = ids.current.get(name) ?? crypto.randomUUID();
+        ids.current.set(name, id);
         await job.send('/settling', 'POST', {
-          ...{ id: crypto.randomUUID(), point: first.point, side, stateId: first.stateId },
+          ...{ id, point: first.point, side, stateId: first.stateId },
           ...{ typed: at.typed, value: at.value, km: km!.value, kmTyped: km!.typed },
         });
       }
@@ -104,6 +109,7 @@ function ReadAgain({ job, lines }: { job: JobHandle; lines: readonly SettlingLin
         // The job as it stands with its check done.
         await job.send('/odometer', 'POST', { id: crypto.randomUUID(), km: km!.value, typed: km!.typed });
       }
+      ids.current.clear();
       setRead({});
       setKm(null);
     });

@@ -1,5 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
+import { foretoldOf } from '@/contracts/foretold';
 import { functionsOf } from '@/contracts/proving';
 import { leftOpenOfJob, toAccept } from '@/contracts/openList';
 import { SIDES } from '@/core/vehicle/side';
@@ -10,7 +11,7 @@ import { useJob } from '../job/useJob';
 import { Clock } from '../measured/Clock';
 import { CloseSheet } from './CloseSheet';
 import { Corners } from './Corners';
-import { cornersOf, foretoldOf, readBefore, type ProvingPoint } from './corners';
+import { cornersOf, readBefore, type ProvingPoint } from './corners';
 import { FunctionList } from './FunctionList';
 import { GoalsSheet } from './GoalsSheet';
 import { HandOver } from './HandOver';

@@ -61,7 +61,7 @@ function OneFigure({ worst }: { worst: Corner | null }) {
       <span className="prove-words">
         {way}, {cornerName(worst)}
         <Marked kind={worst.outcome!.inside ? 'done' : 'look'}>
-          {worst.outcome!.inside ? 'all as foretold' : 'outside what was foretold'}
+          {worst.outcome!.inside ? 'as foretold' : 'outside what was foretold'}
         </Marked>
       </span>
     </p>

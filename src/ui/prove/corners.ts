@@ -1,4 +1,5 @@
 import { type Outcome } from '@/contracts/build';
+import { foretoldOf } from '@/contracts/foretold';
 import { type AxleView, type JobView } from '@/contracts/job';
 import { summarise, type Reach } from '@/core/prediction/ledger';
 import { SIDES, type Side } from '@/core/vehicle/side';
@@ -20,10 +21,6 @@ export interface Corner {
 /** A height of a point from before the work. */
 export const readBefore = (view: AxleView, point: ProvingPoint, side: Side, stateId: string | undefined) =>
   view.readings.find((r) => r.point === point && r.phase === 'before' && r.side === side && r.stateId === stateId);
-
-/** The prediction that the work stands on: the one of its build, else the newest. */
-export const foretoldOf = (view: AxleView) =>
-  view.build ? view.predictions.find((p) => p.id === view.build?.predictionId) : view.predictions[0];
 
 function cornerOf(view: AxleView, side: Side, stateId: string, point: ProvingPoint): Corner {
   const ledger = foretoldOf(view)?.ledgers.find((l) => l.side === side && l.stateId === stateId);

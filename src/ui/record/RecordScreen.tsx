@@ -251,16 +251,10 @@ function BrokenList({ broken }: { broken: readonly Broken[] }) {
   );
 }
 
-function BrokenRow({
-  broken: { vehicleId, vehicle, from, to, failures },
-  trip,
-}: {
-  broken: Broken;
-  trip: number | null;
-}) {
-  const over = Math.max(1, to - from);
+function BrokenRow({ broken: { vehicleId, vehicle, to, failures }, trip }: { broken: Broken; trip: number | null }) {
+  const over = Math.max(1, to);
   const { rate, low, high } = failureRate(Math.min(200, failures.length), over);
-  const { repeated } = failureHistory(failures, from, to);
+  const { repeated } = failureHistory(failures, 0, to);
   const spares = trip === null ? null : sparesFor(Math.min(200, failures.length), over, trip);
   const figure = (v: number) => v.toFixed(v < 1 ? 2 : 1);
   return (

@@ -4,7 +4,9 @@ import { CHROMIUM } from './tests/e2e/chromium';
 export default defineConfig({
   testDir: 'tests/e2e',
   outputDir: '.gravelwort-test/e2e',
-  workers: 1,
+  // Each has a server and a database of its own.
+  workers: 2,
+  fullyParallel: true,
   retries: 0,
   forbidOnly: true,
   // Only against what hangs: a sweep over all pages takes 70 s here and twice that on a busy machine. Speed is the benches' matter.

@@ -1,5 +1,6 @@
 #!/usr/bin/env bash
-# npm run backup -- FILE, npm run restore -- FILE: of the private database, or of the one DATABASE_URL names. The server may run meanwhile.
+# npm run backup -- FILE, npm run restore -- FILE, npm run bundle -- export|import|schema …: of the private database, or of the one DATABASE_URL names.
+# The server may run meanwhile.
 set -euo pipefail
 cd "$(dirname "$0")/.."
 ROOT=$PWD; STATE=${GRAVELWORT_STATE:-$ROOT/.gravelwort}; mkdir -p "$STATE"
@@ -13,5 +14,9 @@ else
     HOME_DIR=$(cluster_home "$STATE/db" "$(printf %s "${GRAVELWORT_STATE:-$ROOT}" | sha256sum | cut -c1-12)"); echo "$HOME_DIR" >"$STATE/database"
   fi
   if cluster_alive "$HOME_DIR"; then cluster_urls "$HOME_DIR"; else cluster_up "$HOME_DIR"; trap 'cluster_down "$HOME_DIR"' EXIT; fi
+fi
+if [ "$ACT" = bundle ]; then
+  APP_DATABASE_URL="${APP_DATABASE_URL:-${APP_URL:-$OWNER_URL}}" NODE_ENV=production node_modules/.bin/tsx scripts/bundle.ts "$@"
+  exit
 fi
 OWNER_DATABASE_URL="$OWNER_URL" node_modules/.bin/tsx scripts/keep.ts "$ACT" "$@"

@@ -21,8 +21,12 @@ function rounding(text: string): number {
 const near = (read: number, value: number, share = 1e-6) =>
   Math.abs(read - value) <= share * Math.max(Math.abs(read), 1e-9);
 
+/** What the program itself writes behind the station of several loads. */
+const OF_SEVERAL = /, middle of \d+$/;
+
 /** Whether a text, read in any unit it may have been typed in, says this value (core units); to the last digit typed. */
-export function agrees(text: string, value: number): boolean {
+export function agrees(said: string, value: number): boolean {
+  const text = said.replace(OF_SEVERAL, '');
   const same = (read: number) => near(read, value, Math.max(1e-6, rounding(text)));
   return RULES.some((rule) => {
     const read = parseMeasured(text, rule);
@@ -50,16 +54,30 @@ const agreesEnds = (text: string, { low, high }: Ends): boolean =>
         return read.kind === 'ok' && read.range && near(read.range.low, low) && near(read.range.high, high);
       });
 
-/** Where in what was sent a typed text and the value beside it say different things; null where all agree. A text stands as `typed` beside `value`, or as `…Typed`. */
+/** The units a column's name may end in. */
+const IN_COLUMN = ['', '_mm', '_kg', '_nmm', '_kpa'] as const;
+
+/** What stands beside a typed text as its value: `value` beside `typed`, `x` beside `xTyped`, and in rows of the database `x`, `x_mm` … or both ends beside `x_typed`. */
+function beside(key: string, values: ReadonlyMap<string, unknown>): unknown {
+  const firstOf = (names: readonly string[]) => names.map((name) => values.get(name)).find((v) => v !== undefined);
+  if (key === 'typed') return firstOf(['value', 'value_mm', 'value_nmm', 'rating_kg', 'km']);
+  const of = /^(\w+)Typed$/.exec(key)?.[1];
+  if (of !== undefined) return values.get(of);
+  const stem = /^(\w+)_typed$/.exec(key)?.[1];
+  if (stem === undefined) return undefined;
+  const [low, high] = [values.get(`${stem}_low`), values.get(`${stem}_high`)];
+  return firstOf(IN_COLUMN.map((unit) => `${stem}${unit}`)) ?? { low, high };
+}
+
+/** Where in what was sent a typed text and the value beside it say different things; null where all agree. */
 export function disagreement(sent: unknown, path = ''): string | null {
   if (sent === null || typeof sent !== 'object') return null;
   const at = (key: string) => (path ? `${path}.${key}` : key);
   const entries = Object.entries(sent as Record<string, unknown>);
   const values = new Map(entries);
   for (const [key, text] of entries) {
-    const of = key === 'typed' ? 'value' : /^(\w+)Typed$/.exec(key)?.[1];
-    const value = of === undefined ? undefined : values.get(of);
     if (typeof text !== 'string') continue;
+    const value = beside(key, values);
     if (typeof value === 'number' && !agrees(text, value)) return at(key);
     if (isEnds(value) && !agreesEnds(text, value)) return at(key);
   }

@@ -3,6 +3,7 @@ import { type Side } from '@/core/vehicle/side';
 import { goalSchema, jobSchema } from './ask';
 import { id } from './basics';
 import { jobAxleSchema } from './jobAxle';
+import { shopExpectsSchema } from './expects';
 import { buildSchema, outcomeSchema } from './build';
 import { costLineSchema } from './cost';
 import { closingSchema, defectSchema } from './defect';
@@ -97,6 +98,8 @@ export const axleViewSchema = z.object({
   features: z.array(featureSchema),
   /** The last press run of each side. */
   pressRuns: z.array(pressRunSchema),
+  /** What the shop expects of its own from what it measured. */
+  expects: z.array(shopExpectsSchema),
   /** The last limit of the shop for every rule, verdict and measure. */
   limits: z.array(shopLimitSchema),
   build: buildSchema.nullable(),

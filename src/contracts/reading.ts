@@ -4,7 +4,8 @@ import { id, phaseSchema, sideSchema, typed, unitSchema, when } from './basics';
 
 export const pointSchema = z.enum(POINT_IDS as [(typeof POINT_IDS)[number], ...typeof POINT_IDS]);
 
-export const instrumentSchema = z.enum(['tape', 'caliper', 'gauge', 'scale', 'ticket', 'estimate']);
+/** `sister`: read on a vehicle made alike, not on this one. */
+export const instrumentSchema = z.enum(['tape', 'caliper', 'gauge', 'scale', 'ticket', 'estimate', 'sister']);
 
 /** The conditions readings were taken in; a change makes a new day. */
 export const daySchema = z.object({

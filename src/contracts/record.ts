@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SUSPENSION_IDS } from '@/core/suspension/names';
 import { id, sideSchema, when } from './basics';
+import { type LearntLine } from './expects';
 
 /** A defect of any vehicle of the shop that is not ended. */
 export const openDefectSchema = z.object({
@@ -46,6 +47,7 @@ export interface ShopRecord {
   defects: OpenDefect[];
   proven: Proven[];
   broken: Broken[];
+  learnt: LearntLine[];
 }
 
 /** How near the tape came to what was said, over some jobs. */

@@ -12,6 +12,7 @@ import { type PlannedChange, type Sheet } from '@/core/suspension/longitudinalLe
 import { type AxleInput, type KindId } from '@/core/suspension/registry';
 import { SIDES } from '@/core/vehicle/side';
 import { type AxleView } from './job';
+import { expectsOf } from './expects';
 import { readingKey, type ReadingRow } from './reading';
 import { changesOfKind, type ChangeOf, type ChangeRow } from './plan';
 
@@ -137,8 +138,11 @@ const ASSEMBLE: Record<KindId, (view: Around, changes?: readonly ChangeRow[]) =>
   tandemEqualizer: (view, changes) => assembleTandem(tandemSheetOf('tandemEqualizer', view, changes)),
   tandemSlipper: (view, changes) => assembleTandem(tandemSheetOf('tandemSlipper', view, changes)),
 };
-export const assembledOf = (view: Around, changes?: readonly ChangeRow[]): Assembled =>
-  ASSEMBLE[view.axle.suspension](view, changes);
+export function assembledOf(view: Around, changes?: readonly ChangeRow[]): Assembled {
+  const made = ASSEMBLE[view.axle.suspension](view, changes);
+  const expects = expectsOf(view.expects);
+  return Object.keys(expects).length === 0 ? made : { ...made, input: { ...made.input, expects } };
+}
 
 /** Leaves that the inspection found broken: at a stated place, the main leaf wherever, and those of which nobody said where. */
 function brokenLeaves(view: AxleView): Pick<Sheet, 'broken' | 'brokenMain' | 'brokenUnplaced'> {

@@ -5,6 +5,7 @@ import { type CoilAxleInput } from '@/core/suspension/coilBeam/input';
 import { type TANDEM_KINDS, type TandemAxleInput } from '@/core/suspension/tandem/input';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { LEAF_ROLES, SEAT_SHAPES, type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
+import { SETTLING_IDS } from '@/core/vehicle/settling';
 import { type AxlePrediction } from '@/core/suspension/registry';
 import { type Band } from '@/core/prediction/band';
 import { SIDES } from '@/core/vehicle/side';
@@ -19,6 +20,10 @@ const estimate = z.object({ value: z.number(), half90: z.number(), origin: z.enu
 const arrangement = z.enum(['over', 'under']);
 const sized = { front: estimate, rear: estimate, thickness: estimate };
 const cambered = { ...sized, camber: estimate, chord: estimate };
+const expects = z.partialRecord(
+  z.enum(SETTLING_IDS),
+  z.object({ value: z.number(), half: z.number(), jobs: z.number() }),
+);
 const branch = z.enum(['loading', 'unloading']);
 
 const leafChange = z.discriminatedUnion('kind', [
@@ -126,6 +131,7 @@ const leafInput: z.ZodType<LeafAxleInput> = z.object({
   hanging: z.number().exactOptional(),
   states: z.array(z.object({ id: z.string(), name: z.string(), extraMass: estimate })),
   afterReading: z.number(),
+  expects: expects.exactOptional(),
 });
 
 const coil = z.object({
@@ -159,6 +165,7 @@ const coilInput: z.ZodType<CoilAxleInput> = z.object({
   hanging: z.number().exactOptional(),
   states: z.array(z.object({ id: z.string(), name: z.string(), extraMass: estimate })),
   afterReading: z.number(),
+  expects: expects.exactOptional(),
 });
 
 const pairSpring = z.object({
@@ -221,6 +228,7 @@ const tandemInput = <K extends (typeof TANDEM_KINDS)[number]>(kind: K) =>
     hanging: z.number().exactOptional(),
     states: z.array(z.object({ id: z.string(), name: z.string(), extraMass: estimate })),
     afterReading: z.number(),
+    expects: expects.exactOptional(),
   });
 const rockerInput: z.ZodType<TandemAxleInput<'tandemEqualizer'>> = tandemInput('tandemEqualizer');
 const slipperInput: z.ZodType<TandemAxleInput<'tandemSlipper'>> = tandemInput('tandemSlipper');

@@ -172,7 +172,7 @@ export const staff = (tx: Tx) =>
             coalesce((SELECT CASE WHEN c.given THEN 'given' ELSE 'own' END FROM credential c
                        WHERE c.shop_id = p.shop_id AND c.person_id = p.id AND c.kind = 'password'), 'none') AS password,
             EXISTS (SELECT FROM credential c WHERE c.shop_id = p.shop_id AND c.person_id = p.id AND c.kind = 'pin') AS pin
-       FROM person p ORDER BY p.left_at IS NOT NULL, p.name`,
+       FROM person p WHERE p.from_name IS NULL ORDER BY p.left_at IS NOT NULL, p.name`,
   );
 
 export const setStanding = (tx: Tx, id: string, role: Role, signIn: string, left: boolean) =>

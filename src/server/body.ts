@@ -8,34 +8,34 @@ const LARGEST_JSON = 200_000;
 const tooLarge = (message: string) => new ProblemError(413, { code: 'too-large', message, field: 'file' });
 
 /**
- * The whole of a body as text, never more than `most` bytes of it in memory: what is longer is refused while it comes.
- * @throws ProblemError `too-large`; `bad-text` where it is not UTF-8
+ * The whole of a body, never more than `most` bytes of it in memory: what is longer is refused while it comes.
+ * @throws ProblemError `too-large`
  */
-export async function readText(request: Request, most = LARGEST_JSON, refusal = 'That is too large.'): Promise<string> {
+export async function readBytes(request: Request, most: number, refusal: string): Promise<Buffer> {
   if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge(refusal);
   const reader = request.body?.getReader();
-  if (!reader) return '';
-  const decoder = new TextDecoder('utf-8', { fatal: true });
-  const parts: string[] = [];
-  let size = 0;
-  try {
-    for (;;) {
-      const { done, value } = (await reader.read()) as ReadableStreamReadResult<Uint8Array>;
-      if (done) break;
-      size += value.byteLength;
-      if (size > most) {
-        void reader.cancel();
-        throw tooLarge(refusal);
-      }
-      parts.push(decoder.decode(value, { stream: true }));
+  const parts: Uint8Array[] = [];
+  for (let size = 0; reader;) {
+    const { done, value } = (await reader.read()) as ReadableStreamReadResult<Uint8Array>;
+    if (done) break;
+    size += value.byteLength;
+    if (size > most) {
+      void reader.cancel();
+      throw tooLarge(refusal);
     }
-    parts.push(decoder.decode());
-  } catch (error) {
-    if ((error as { code?: unknown }).code === 'ERR_ENCODING_INVALID_ENCODED_DATA')
-      throw new ProblemError(400, { code: 'bad-text', message: 'The request is not readable text (UTF-8).' });
-    throw error;
+    parts.push(value);
   }
-  return parts.join('');
+  return Buffer.concat(parts);
+}
+
+/** The same as text. @throws ProblemError `too-large`; `bad-text` where it is not UTF-8 */
+export async function readText(request: Request, most = LARGEST_JSON, refusal = 'That is too large.'): Promise<string> {
+  const bytes = await readBytes(request, most, refusal);
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    throw new ProblemError(400, { code: 'bad-text', message: 'The request is not readable text (UTF-8).' });
+  }
 }
 
 /** Half a character, a control character that is no tab or line break, or one that turns the direction of what is read. */

@@ -3,7 +3,7 @@ import { type Need } from '@/contracts/door';
 import { notFound, ProblemError, type Problem } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
 import { insertAudit } from '@/data/door';
-import { checkedJson, plainText, readJson, readText } from './body';
+import { checkedJson, plainText, readBytes, readJson, readText } from './body';
 import { type Comer, type Cookie } from './door/signIn';
 import { inShopOf, requireStanding, SESSION_COOKIE, TABLET_COOKIE, whoIs, type Who } from './door/who';
 import { problemOf } from './faults';
@@ -235,6 +235,16 @@ export const fileRoute =
         },
       });
       return new Response(body, { headers: { 'Content-Type': LINES, 'Cache-Control': 'no-store' } });
+    });
+
+/** A file of bytes sent as it is, of no more than `most`. */
+export const bytesRoute =
+  <T>(gate: Gate, fn: (inTx: InTx, file: Buffer) => Promise<T>, most: number) =>
+  (request: Request): Promise<Response> =>
+    served(request, async () => {
+      const who = await enter(request, gate);
+      const file = await readBytes(request, most, `The file is larger than ${Math.round(most / 1e6)} MB.`);
+      return answer(200, await fn(noting(request, gate, who, null), file));
     });
 
 /** Text as a file to keep, sent piece by piece as it is made; a failure on the way breaks it off, so that half a file is never taken for a whole one. */

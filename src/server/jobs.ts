@@ -24,6 +24,7 @@ import { together } from '@/data/together';
 import { jobArrivals, jobBay, jobFastenerSizes, jobNeeded, jobWaits } from '@/data/prepare';
 import { jobIncidents, jobLegThreads, jobTicks } from '@/data/stepTick';
 import { axleLessons, jobFunctionChecks, jobHandOver, jobRoadTests, jobSettlingHeights } from '@/data/prove';
+import { shopExpects } from '@/data/expects';
 import { jobTorqueReadings, jobTorques } from '@/data/torque';
 
 /** What each part of a job's view is read by; all of one list are read as one statement. */
@@ -106,8 +107,9 @@ async function loadAxle(tx: Tx, id: string): Promise<AxleView> {
       ...own
     },
     limits,
+    expects,
     today,
-  ] = await Promise.all([readAll(tx, OF_JOB, id), shopLimits(tx), shopToday(tx)]);
+  ] = await Promise.all([readAll(tx, OF_JOB, id), shopLimits(tx), shopExpects(tx), shopToday(tx)]);
   const pack = packs.find((p) => p.side === null);
   if (!job || !vehicle || !axle || !pack || !seen || !plans.plan) throw notFound('This job');
   const { odometer, ...ofVehicle } = await readAll(tx, OF_VEHICLE, vehicle.id);
@@ -126,6 +128,7 @@ async function loadAxle(tx: Tx, id: string): Promise<AxleView> {
     leaves: leavesOf(null),
     own: ownPack ? { pack: ownPack, leaves: leavesOf(ownPack.side) } : null,
     limits,
+    expects,
     today,
     plan: plans.plan,
     plans: plans.plans,

@@ -58,6 +58,12 @@ async function checkDay(tx: Tx, jobAxleId: string, reading: NewReading): Promise
 
 /** Appends a reading after reading its text again; two people on one field get a conflict, never a silent overwrite. */
 export async function addReading(tx: Tx, jobAxleId: string, reading: NewReading): Promise<JobView> {
+  await keepReading(tx, jobAxleId, reading);
+  return loadJob(tx, jobAxleId);
+}
+
+/** The same without looking at the job afterwards. */
+export async function keepReading(tx: Tx, jobAxleId: string, reading: NewReading): Promise<void> {
   const point = pointOf(reading.point);
   checkSubject(reading, await ownSide(tx, jobAxleId));
   await checkDay(tx, jobAxleId, reading);
@@ -100,7 +106,6 @@ export async function addReading(tx: Tx, jobAxleId: string, reading: NewReading)
     if (!now) throw error;
     throw conflict('typed', { theirs: now.typed, by: now.person, at: now.takenAt, version: now.id });
   }
-  return loadJob(tx, jobAxleId);
 }
 
 /** Takes in what was read before there was a job, in the state of the day; what is read of a leaf holds for all of them. */

@@ -57,6 +57,21 @@ async function unpacked(file: Buffer) {
   }
 }
 
+/** Whether bytes are a JPEG from beginning to end, as this program keeps them. */
+export const readsAsPicture = (file: Buffer): Promise<boolean> =>
+  line.run(async () => {
+    try {
+      const picture = sharp(file, { limitInputPixels: MOST_PIXELS, failOn: 'error' }).timeout({
+        seconds: LONGEST_WORK,
+      });
+      const { format, width, height, exif } = await picture.metadata();
+      await picture.stats();
+      return format === 'jpeg' && Math.max(width, height) <= LONGEST && exif === undefined;
+    } catch {
+      return false;
+    }
+  });
+
 /** Stores a picture of a job; the slow part runs outside the transaction. A retry with the same id stores nothing twice. */
 export async function addPhoto(
   inTx: InTx,

@@ -3,6 +3,7 @@ import { notFound } from '@/contracts/problem';
 import { type ShopRecord, type VehicleHistory } from '@/contracts/record';
 import { type Tx } from '@/data/client';
 import { shopToday } from '@/data/due';
+import { learntLines } from './expects';
 import { brokenVehicles, openDefectsOfShop, provenHeights, vehicleHistory } from '@/data/record';
 
 export async function recordOfShop(tx: Tx): Promise<ShopRecord> {
@@ -11,6 +12,7 @@ export async function recordOfShop(tx: Tx): Promise<ShopRecord> {
     defects: await openDefectsOfShop(tx),
     proven: await provenHeights(tx),
     broken: await brokenVehicles(tx),
+    learnt: await learntLines(tx),
   };
 }
 

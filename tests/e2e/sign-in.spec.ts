@@ -77,7 +77,7 @@ const GATES: Record<string, Need> = {
           'arrivals',
           'fastener-sizes',
         )
-        .concat('incidents', 'leg-threads', 'functions', 'road-tests', 'settling')
+        .concat('incidents', 'leg-threads', 'functions', 'road-tests', 'settling', 'copy', 'log')
         .map((of) => `POST jobs/[id]/${of}`),
       ...['loads', 'owner', 'pack', 'seen', 'vehicle'].map((of) => `PUT jobs/[id]/${of}`),
     ].map((route) => [route, 'note' as const]),
@@ -86,7 +86,7 @@ const GATES: Record<string, Need> = {
     [
       ...['POST checks/[id]', 'PUT shelf/[id]', 'POST shelf/file', 'PUT jobs/[id]/costs', 'PUT jobs/[id]/plan'],
       ...['POST jobs/[id]/plans', 'POST jobs/[id]/schools', 'POST jobs/[id]/torques'],
-      ...['POST jobs/[id]/checks', 'POST jobs/[id]/lessons'],
+      ...['POST jobs/[id]/checks', 'POST jobs/[id]/lessons', 'GET jobs/[id]/bundle'],
       ...['PUT jobs/[id]/needed', 'PUT jobs/[id]/waits', 'POST jobs/[id]/bay', 'PUT tools'],
     ].map((route) => [route, 'work' as const]),
   ),
@@ -95,11 +95,11 @@ const GATES: Record<string, Need> = {
       ...['build', 'closing', 'defects', 'hand-over', 'hand-over-sheet', 'limits', 'links', 'safety'].map(
         (of) => `POST jobs/[id]/${of}`,
       ),
-      ...['PATCH jobs/[id]/defects', 'DELETE links/[id]', 'DELETE jobs/[id]/owner'],
+      ...['PATCH jobs/[id]/defects', 'DELETE links/[id]', 'DELETE jobs/[id]/owner', 'POST bundles'],
     ].map((route) => [route, 'vouch' as const]),
   ),
   ...Object.fromEntries(
-    ['POST people', 'PUT people/[id]', 'DELETE tablets/[id]'].map((route) => [route, 'own' as const]),
+    ['POST people', 'PUT people/[id]', 'DELETE tablets/[id]', 'POST expects'].map((route) => [route, 'own' as const]),
   ),
 };
 

@@ -7,6 +7,7 @@ import { Variants } from '@/core/prediction/outcomes';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { LONGITUDINAL_LEAF, type LeafTypes } from '@/core/suspension/longitudinalLeaf/kind';
+import { settlingOfAxle } from '@/core/suspension/registry';
 import { type PlannedChange } from '@/core/suspension/longitudinalLeaf/sheet';
 import { atLips } from '@/core/vehicle/roll';
 import { SIDES } from '@/core/vehicle/side';
@@ -117,7 +118,7 @@ function jobOf({ input, levers, variants, foretold }: Shop, u: Uniform, cause: C
 }
 
 const told = (shop: Shop, off: readonly number[]): Explained =>
-  explain(shop.levers, off, { settling: LONGITUDINAL_LEAF.settling(shop.input), notHome: 1, states: 2 });
+  explain(shop.levers, off, { settling: settlingOfAxle(shop.input), notHome: 1, states: 2 });
 
 /** As Prove: asked for only where a height lies outside nine in ten of what was foretold. */
 function outside({ levers }: Shop, off: readonly number[]): boolean {

@@ -111,7 +111,7 @@ const ROPE: SuspensionKind<RopeTypes> = {
       label: change.kind,
       value: model.rise([change], 0) - model.rise([], 0),
     })),
-  settling: () => ({ value: 0, half90: 1 }),
+  settling: () => 'usedPack',
   signed: /$^/,
   unseen: () => [],
   rubbing: () => 1,

@@ -1,3 +1,4 @@
+import { expectedSettling } from '../vehicle/settling';
 import { CoreError } from '../errors';
 import { type AxleBase, type KindTypes, type ModelOf, type Rising, type SuspensionKind } from '../suspension/kind';
 import { hubTravel, type HubTravel, withLoads, withSpringEnds } from '../travel/hubTravel';
@@ -134,7 +135,8 @@ function* predictSide<T extends KindTypes>(
     if (!own || otherLoad === undefined) return own;
     return { ...own, frequency: bounceFrequency(own.rate, drawn.tyreRate, own.load + otherLoad + extra) };
   };
-  const settling = kind.settling(input);
+  const { jobs, ...settling } = expectedSettling(kind.settling(input), input.expects);
+  const later = `expected later: settling${jobs > 0 ? `, as ${jobs} of this shop’s jobs did` : ''}`;
   const height = drawn.sides[side].height;
   const base = heights.rise([], 0);
   const predicted = states.map((state, k): StatePrediction<T> => {
@@ -145,7 +147,7 @@ function* predictSide<T extends KindTypes>(
     const ledger = lines[k]!.map((line, j) => ({ ...line, half90: Math.sqrt(squares[k]![j]!) }));
     const total = ledger.at(-1)!;
     total.half90 = Math.max(NARROWEST_BAND, Math.sqrt(total.half90 ** 2 + reading));
-    ledger.push({ kind: 'settling', label: 'expected later: settling', ...settling });
+    ledger.push({ kind: 'settling', label: later, ...settling });
     const change = heights.rise(changes, extra) - base;
     return {
       id: state.id,

@@ -1,3 +1,4 @@
+import { type Estimate } from '../estimate/estimate';
 import { axleShares } from '../vehicle/load';
 import { type Side } from '../vehicle/side';
 
@@ -73,6 +74,15 @@ export function readingAt<P extends string>(
       r.stateId === (at.stateId ?? null),
   );
 }
+
+/** How much less a size read on a vehicle made alike says of this one: vehicles of one make differ by a few times what a tape does. Assumed. */
+const SISTER = 3;
+
+/** A reading as an estimate. @param half90 of a reading on this very vehicle, core units, 90 % */
+export const asRead = (reading: Pick<SheetReading, 'value' | 'instrument'>, half90: number): Estimate =>
+  reading.instrument === 'sister'
+    ? { value: reading.value, half90: SISTER * half90, origin: 'assumed' }
+    : { value: reading.value, half90, origin: 'measured' };
 
 /** Mass that a load state adds to this axle beyond the state of the day, kg. */
 export function extraAxleMass(sheet: Pick<AxleSheet, 'axle' | 'wheelbase'>, state: SheetState): number {

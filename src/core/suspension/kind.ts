@@ -1,3 +1,4 @@
+import { type Expects, type SettlingId } from '../vehicle/settling';
 import { type Estimate } from '../estimate/estimate';
 import { type Drawn } from '../estimate/tree';
 import { type JointId } from '../fastener/joints';
@@ -34,6 +35,8 @@ export interface AxleBase {
   states: LoadState[];
   /** 90 % half-width of the height reading that will prove it, mm. */
   afterReading: number;
+  /** What this shop expects from its own jobs in the place of common practice; absent where it goes by that. */
+  expects?: Expects;
 }
 
 /** What any spring does in one load state of one build. A kind adds its own figures. */
@@ -212,8 +215,8 @@ export interface SuspensionKind<T extends KindTypes> {
   model(drawn: T['drawn'], side: Side, care: Care, spent?: ModelOf<T>): ModelOf<T>;
   /** Every change alone, in the words of the ledger. */
   lines(drawn: T['drawn'], model: Rising<T['change']>): ChangeLine<T['line']>[];
-  /** Height that settling is expected to take after the work, mm, 90 %. */
-  settling(input: T['input']): { value: number; half90: number };
+  /** What of the work settles. */
+  settling(input: T['input']): SettlingId;
   /** Inputs that may lie on either side of zero; every other one is never drawn below it. */
   signed: RegExp;
   /** Discrete unknowns of a side. */

@@ -1,3 +1,4 @@
+import { expectedSettling, type Expected, type SettlingId } from '../vehicle/settling';
 import { CoreError } from '../errors';
 import { type Uniform } from '../estimate/estimate';
 import { predictBands, type Band } from '../prediction/band';
@@ -141,8 +142,14 @@ export function leversOfAxle(input: AxleInput, heights: readonly HeightAt[]): Ge
   }
 }
 
-/** What settling is expected to take after the work, mm, 90 %. */
-export function settlingOfAxle(input: AxleInput): { value: number; half90: number } {
+/** What settling is expected to take after the work, mm, 90 %, in this shop. */
+export function settlingOfAxle(input: AxleInput): Expected {
+  const { value, half90 } = expectedSettling(settlingIdOf(input), input.expects);
+  return { value, half90 };
+}
+
+/** What of the work settles. */
+export function settlingIdOf(input: AxleInput): SettlingId {
   switch (input.kind) {
     case 'longitudinalLeaf':
       return KINDS.longitudinalLeaf.settling(input);

@@ -7,14 +7,16 @@ import { leftOpenOfJob } from '@/contracts/openList';
 import { planText } from '@/contracts/planText';
 import { partLines } from '@/contracts/preparation';
 import { functionsOf } from '@/contracts/proving';
+import { type UnitView } from '@/contracts/unitView';
+import { unitView } from '@/contracts/units';
 import { JOINTS } from '@/core/fastener/joints';
 import { FUNCTIONS } from '@/core/followup/functions';
 import { summarise } from '@/core/prediction/ledger';
 import { axleName, isPaired } from '@/core/suspension/names';
-import { decimalText, quantityText } from '@/core/units/format';
+import { decimalText, fractionText, quantityText } from '@/core/units/format';
 import { SIDES } from '@/core/vehicle/side';
 import { type Tx } from '@/data/client';
-import { shopName } from '@/data/shop';
+import { personUnits, shopName } from '@/data/shop';
 import { makeLink } from '../door/shop';
 import { type MadeFile } from '../http';
 import { loadJob } from '../jobs';
@@ -24,8 +26,24 @@ import { standsDrawing } from './standsDrawing';
 
 const capital = (text: string): string => text.replace(/^./, (c) => c.toUpperCase());
 const heading = (text: string): Content => ({ text, bold: true, fontSize: 14, margin: [0, 8, 0, 2] });
-const mm = (v: number | null | undefined): string =>
-  v === null || v === undefined ? '–' : decimalText(Math.round(v), 0);
+
+/** Figures as the person who prints the sheet wants them. */
+interface Printed {
+  /** Without its unit. */
+  length: (mm: number | null) => string;
+  unit: string;
+  distance: (km: number) => string;
+}
+const printedIn = ({ length, distance }: UnitView): Printed => ({
+  length: (v) => (v === null ? '–' : length === 'in' ? fractionText(v) : decimalText(Math.round(v), 0)),
+  unit: length,
+  distance: (km) => quantityText(km, distance).replace(/\.0 /, ' '),
+});
+
+const meanOf = (values: readonly (number | null)[]): number | null => {
+  const there = values.filter((v): v is number => v !== null);
+  return there.length === 0 ? null : there.reduce((sum, v) => sum + v, 0) / there.length;
+};
 
 /** Every height of an axle: before, foretold, by the tape; mm. */
 function heightsOf(view: AxleView) {
@@ -48,19 +66,19 @@ function heightsOf(view: AxleView) {
   );
 }
 
-function drawing(view: JobView): Content[] {
-  const mean = (values: readonly (number | null)[]): number | null => {
-    const there = values.filter((v): v is number => v !== null);
-    return there.length === 0 ? null : there.reduce((sum, v) => sum + v, 0) / there.length;
-  };
+function drawing(view: JobView, { length, unit }: Printed): Content[] {
   const at = (position: 'front' | 'rear') => {
     const of = [view, ...view.others].find((v) => (v.axle.position === 'front') === (position === 'front'));
     const rows = of ? heightsOf(of).filter((h) => h.wanted) : [];
-    const [was, now] = [mean(rows.map((h) => h.before)), mean(rows.map((h) => h.after))];
+    const [was, now] = [meanOf(rows.map((h) => h.before)), meanOf(rows.map((h) => h.after))];
     return {
       rise: was === null || now === null ? 0 : now - was,
       words:
-        now === null ? (of ? 'not read' : 'not worked on') : `${mm(now)} mm${was === null ? '' : `, was ${mm(was)}`}`,
+        now === null
+          ? of
+            ? 'not read'
+            : 'not worked on'
+          : `${length(now)} ${unit}${was === null ? '' : `, was ${length(was)}`}`,
     };
   };
   const [front, rear] = [at('front'), at('rear')];
@@ -102,24 +120,21 @@ const table = (
   },
 });
 
-function heights(view: AxleView): Content[] {
+function heights(view: AxleView, { length, unit }: Printed): Content[] {
   const rows = heightsOf(view);
   if (rows.length === 0) return [];
   return [
     { text: capital(axleName(view.axle.position, view.axle.suspension)), bold: true, margin: [0, 4, 0, 0] },
     table(
-      ['load', 'side', 'before', 'foretold', '±', 'by the tape', 'difference'],
+      [`load (heights in ${unit})`, 'side', 'before', 'foretold', '±', 'by the tape', 'difference'],
       ['*', 40, 50, 55, 30, 62, 110],
       rows.map((h) => [
         h.state.name,
         h.side,
-        mm(h.before),
-        mm(h.foretold),
-        mm(h.half),
-        mm(h.after),
+        ...[h.before, h.foretold, h.half, h.after].map(length),
         h.after === null || h.foretold === null
           ? 'not read'
-          : `${h.after >= h.foretold ? '+' : ''}${mm(h.after - h.foretold)} ${h.inside ? 'inside its band' : 'OUTSIDE its band'}`,
+          : `${h.after >= h.foretold ? '+' : ''}${length(h.after - h.foretold)} ${h.inside ? 'inside its band' : 'OUTSIDE its band'}`,
       ]),
     ),
   ];
@@ -154,7 +169,7 @@ function parts(view: AxleView): string[] {
 
 const WORDS = { ok: 'ok', notOk: 'NOT OK', notDone: 'not tried' } as const;
 
-function content(view: JobView, link: string | null): Content[] {
+function content(view: JobView, link: string | null, printed: Printed): Content[] {
   const axles = [view, ...view.others];
   // Checks to come stand under their own head.
   const open = leftOpenOfJob(view).filter(({ text }) => !text.includes('check to come: '));
@@ -178,8 +193,8 @@ function content(view: JobView, link: string | null): Content[] {
         ]
       : []),
     heading('How it stands now'),
-    ...drawing(view),
-    ...axles.flatMap(heights),
+    ...drawing(view, printed),
+    ...axles.flatMap((axle) => heights(axle, printed)),
     heading('What was done'),
     {
       ul: axles.map(
@@ -202,7 +217,8 @@ function content(view: JobView, link: string | null): Content[] {
     open.length === 0
       ? { text: 'Nothing.' }
       : { ul: open.map(({ text, stop }) => ({ text: stop ? `STOP ${text}` : text, bold: stop })) },
-    ...view.defects
+    ...axles
+      .flatMap((axle) => axle.defects)
       .filter((d) => d.endedAt === null && d.limits !== '')
       .map((d): Content => ({ text: `Until ${d.dueOn}: ${d.limits}`, bold: true })),
     heading('Come back'),
@@ -211,7 +227,7 @@ function content(view: JobView, link: string | null): Content[] {
       : table(
           ['what', 'by the day', 'or after', 'whose word'],
           ['*', 80, 80, 130],
-          dues.map((d) => [d.what, d.dueOn, `${d.afterKm} km`, d.source || 'common practice']),
+          dues.map((d) => [d.what, d.dueOn, printed.distance(d.afterKm), d.source || 'common practice']),
         ),
     {
       text: 'Nuts and heights settle in the first kilometres. Stop at any knock, lean or smell and look. No more aboard than the lowest of axle, tyre, wheel, hanger and maker’s plate allows.',
@@ -258,7 +274,7 @@ export async function handOverSheet(
     title: 'Hand-over',
     of: `${view.vehicle.name}. ${view.job.complaint}`,
     foot: `${await shopName(tx)}, ${view.today}. The shop’s record holds every reading.`,
-    content: content(view, link),
+    content: content(view, link, printedIn(unitView(await personUnits(tx)))),
     working: false,
   });
   return { type: 'application/pdf', name: fileName(view, 'hand-over', 'pdf'), body };

@@ -29,7 +29,8 @@ const leafOf = (view: JobView, id: string | null): string =>
 
 const torques = (view: JobView): Rows =>
   view.torqueReadings.map((r) => ({
-    ...{ joint: JOINTS[r.joint].name, bolt: r.bolt, typed: r.typed, newtonMetres: r.value / 1000, state: r.state },
+    ...{ joint: JOINTS[r.joint].name, bolt: r.bolt, typed: r.typed, newtonMetres: r.value / 1000, unit: r.unit },
+    state: r.state,
     ...{ instrument: r.instrument, by: r.person, at: r.readAt },
   }));
 
@@ -50,7 +51,7 @@ const outcomes = (view: JobView): Rows => [
   })),
   ...view.settlingHeights.map((h) => ({
     ...{ since: 1, point: h.point, side: h.side, load: stateName(view, h.stateId), foretold: '', half90: '' },
-    ...{ measured: h.value, inside: '', odometer: h.km, at: h.readAt },
+    ...{ measured: h.typed, inside: '', odometer: h.kmTyped, at: h.readAt },
   })),
 ];
 

@@ -17,6 +17,7 @@ import { useSend } from '../job/useSend';
 import { useKept } from '../measured/useKept';
 import { goalBody, GoalFields } from './GoalFields';
 import { loadBody, LoadFields } from './LoadFields';
+import { BringIn } from './BringIn';
 import { EMPTY_JOB, NEW_JOB, type JobDraft } from './newJobDraft';
 import { vehicleBody, VehicleFields } from './VehicleFields';
 
@@ -123,6 +124,7 @@ export function NewJobStation({ axles: latest, people, person }: Props) {
                 : 'Needed: complaint, wanted change, tolerance, vehicle name, wheelbase, kind of axle and where its spring lies; a load needs a name, and each thing in it mass and place.'}
             </p>
           </Sheet>
+          <BringIn />
         </div>
         <Sheet title="Vehicle">
           <VehicleFields

@@ -11,6 +11,7 @@ import { useJob } from '../job/useJob';
 import { Kept } from '../prove/Kept';
 import { ChecksToCome } from './ChecksToCome';
 import { FollowVerdict } from './FollowVerdict';
+import { NextJob } from './NextJob';
 import { SettlingLog } from './SettlingLog';
 import { SettlingStage } from './SettlingStage';
 
@@ -84,6 +85,7 @@ export function FollowStation({ first, people, person }: StationProps) {
                   <Kept job={job} />
                 ),
             },
+            { id: 'next', name: 'next job', children: <NextJob job={job} /> },
           ]}
         />
       </Workbench>

@@ -1,5 +1,5 @@
 'use client';
-import { useId, useRef } from 'react';
+import { FilePick } from '../controls/FilePick';
 import { ProblemNote } from '../job/ProblemNote';
 import { useSend } from '../job/useSend';
 
@@ -21,14 +21,6 @@ interface Props {
 /** Small pictures in a row, and a way to add one from the camera. */
 export function PictureStrip({ pictures, caption, onAdd }: Props) {
   const { busy, problem, run } = useSend();
-  const input = useRef<HTMLInputElement>(null);
-  const id = useId();
-  const add = (file: File | undefined) => {
-    if (!file) return;
-    void run(() => onAdd(file)).finally(() => {
-      if (input.current) input.current.value = '';
-    });
-  };
   return (
     <div className="photos">
       {pictures.map((picture) => (
@@ -44,19 +36,17 @@ export function PictureStrip({ pictures, caption, onAdd }: Props) {
           />
         </a>
       ))}
-      <label className="act quiet photo-add" htmlFor={id} aria-busy={busy}>
-        {busy ? 'Sending…' : '+ Photo'}
-        <span className="hidden-word"> of {caption}</span>
-        <input
-          ref={input}
-          id={id}
-          type="file"
-          accept="image/*"
-          disabled={busy}
-          className="hidden-word"
-          onChange={(event) => add(event.target.files?.[0])}
-        />
-      </label>
+      <FilePick
+        name={
+          <>
+            + Photo<span className="hidden-word"> of {caption}</span>
+          </>
+        }
+        working="Sending…"
+        accept="image/*"
+        busy={busy}
+        onPick={(file) => run(() => onAdd(file))}
+      />
       <ProblemNote problem={problem} />
     </div>
   );

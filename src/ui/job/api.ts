@@ -13,8 +13,8 @@ export const call = <T>(
   method: 'GET' | 'POST' | 'PATCH' | 'PUT' | 'DELETE',
   body?: unknown,
 ): Promise<T> =>
-  // A form brings its own type, with the line between its parts.
-  send(path, { method, ...(body instanceof FormData ? { body } : json(body)) }).then(
+  // A form brings its own type, with the line between its parts; so does a file.
+  send(path, { method, ...(body instanceof FormData || body instanceof Blob ? { body } : json(body)) }).then(
     async (response) => (await response.json().catch(() => null)) as T,
   );
 

@@ -194,6 +194,15 @@ export function MeasuredInput(props: Props) {
               ? readAs(storedReading(stored, rule))
               : null}
         {dirty && !wrong ? <span className="look"> not saved yet</span> : null}
+        {stored?.lent && !dirty ? (
+          <>
+            {' '}
+            <span className="assumed">{stored.lent}</span>{' '}
+            <button type="button" className="link" onClick={field.confirm}>
+              the same here<span className="hidden-word"> as its sister’s: {spoken ?? label}</span>
+            </button>
+          </>
+        ) : null}
         {replaced && !dirty && !wrong ? (
           <>
             {' '}

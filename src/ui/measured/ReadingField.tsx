@@ -67,7 +67,10 @@ export function ReadingField({ job, point, side, leafId, stateId, phase = 'befor
       rule={rule}
       stored={
         reading
-          ? { typed: reading.typed, version: reading.id, value: reading.value, unit: reading.unit, by: reading.person }
+          ? {
+              ...{ typed: reading.typed, version: reading.id, value: reading.value, unit: reading.unit },
+              ...{ by: reading.person, ...(reading.instrument === 'sister' && { lent: 'read on its sister' }) },
+            }
           : null
       }
       draft={`${job.view.id}|${readingKey(at)}`}

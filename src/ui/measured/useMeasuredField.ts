@@ -19,6 +19,8 @@ export interface StoredText {
   /** Unit it was read in; the field's unless said. */
   unit?: UnitId;
   by?: string;
+  /** Where it was read, when not here: it counts for less until somebody reads it. */
+  lent?: string;
 }
 
 /** Saves a typed text; `base` is the saved value the edit was begun on, `reason` why a locked one is corrected. */
@@ -152,6 +154,12 @@ export function useMeasuredField(
     /** Saves a correction of a locked reading with its reason. */
     correct: (reason: string) => {
       if (locked) void save(locked, reason);
+    },
+    /** What was lent is what was read here too. */
+    confirm: () => {
+      if (!stored) return;
+      const { typed, value, unit = own.unit } = stored;
+      void save({ reading: { value, unit }, typed: shownText(typed, own, shown), base: stored.version });
     },
     /** The reading that was replaced here is read in again. */
     putBack: () => {

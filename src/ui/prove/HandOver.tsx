@@ -1,13 +1,16 @@
 'use client';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { leftOpenOfJob } from '@/contracts/openList';
+import { type LogReport } from '@/contracts/logFile';
 import { planText } from '@/contracts/planText';
 import { CustomerLinks } from '../door/CustomerLinks';
 import { Marked } from '../controls/Mark';
 import { Chips } from '../controls/Chips';
+import { FilePick } from '../controls/FilePick';
 import { TextField } from '../controls/TextField';
 import { downloadBlob } from '../controls/download';
-import { callForFile } from '../job/api';
+import { call, callForFile } from '../job/api';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
@@ -31,9 +34,11 @@ type LinkDays = (typeof LINKS)[number]['id'];
 /** The sheet the owner takes along, and who took the vehicle. */
 export function HandOver({ job }: { job: JobHandle }) {
   const { view } = job;
+  const client = useQueryClient();
   const { busy, problem, run } = useSend();
   const [takenBy, setTakenBy] = useState('');
   const [days, setDays] = useState<LinkDays>('none');
+  const [came, setCame] = useState<LogReport | null>(null);
   const open = leftOpenOfJob(view);
   const stops = open.filter((i) => i.stop);
   const print = () =>
@@ -41,6 +46,12 @@ export function HandOver({ job }: { job: JobHandle }) {
       const body = { id: crypto.randomUUID(), days: days === 'none' ? null : Number(days) };
       const { name, blob } = await callForFile(`/api/jobs/${view.id}/hand-over-sheet`, body);
       downloadBlob(name, blob);
+    });
+  const take = (file: File) =>
+    run(async () => {
+      setCame(null);
+      setCame(await call<LogReport>(`/api/jobs/${view.id}/log`, 'POST', { text: await file.text() }));
+      await client.invalidateQueries({ queryKey: ['job', view.id] });
     });
   const hand = () =>
     void run(async () => {
@@ -118,6 +129,20 @@ export function HandOver({ job }: { job: JobHandle }) {
               {name}
             </a>
           ))}
+          <FilePick name="take one in" accept=".csv,text/csv" busy={busy} onPick={take} />
+        </p>
+        {came ? (
+          <p role="status">
+            <Marked kind="done">
+              {came.log}: {came.added} new, {came.unchanged} as they are
+            </Marked>
+          </p>
+        ) : null}
+        <p className="log-files">
+          <span className="muted">For another shop that keeps its jobs here:</span>
+          <a className="act quiet" href={`/api/jobs/${view.id}/bundle`} download>
+            the whole job, with pictures
+          </a>
         </p>
         <CustomerLinks jobId={view.id} />
       </section>

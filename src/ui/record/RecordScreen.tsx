@@ -16,6 +16,7 @@ import { Length } from '../measured/Figure';
 import { Quantity } from '../measured/Quantity';
 import { TypedField, type Typed } from '../measured/TypedField';
 import { dayText } from '../prepare/dayText';
+import { LearntList } from './LearntList';
 import { CHANGE_WORDS } from './words';
 
 interface Props {
@@ -50,6 +51,7 @@ export function RecordScreen({ record, people, person }: Props) {
               children: <Defects record={record} />,
             },
             { id: 'scores', name: 'foretold and tape', children: <Scores proven={proven} /> },
+            { id: 'expects', name: 'how springs settle', children: <LearntList first={record.learnt} /> },
             {
               id: 'broken',
               name: 'what breaks',

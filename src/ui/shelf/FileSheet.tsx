@@ -1,6 +1,7 @@
 'use client';
-import { useId, useRef, useState } from 'react';
+import { useState } from 'react';
 import { type ImportReport, type ShelfAsk } from '@/contracts/shelf';
+import { FilePick } from '../controls/FilePick';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { callText } from '../job/api';
@@ -13,8 +14,6 @@ const SHOWN = 30;
 
 /** Parts as a file: out as the filter shows them, in after every line was checked. */
 export function FileSheet({ ask }: { ask: ShelfAsk }) {
-  const id = useId();
-  const input = useRef<HTMLInputElement>(null);
   const { busy, problem, run } = useSend();
   const { refresh } = useParts();
   const [file, setFile] = useState<{ name: string; text: string } | null>(null);
@@ -32,13 +31,11 @@ export function FileSheet({ ask }: { ask: ShelfAsk }) {
     });
     setFar(null);
   };
-  const take = async (chosen: File | undefined) => {
-    if (!chosen) return;
+  const take = async (chosen: File) => {
     const text = await chosen.text();
     setFile({ name: chosen.name, text });
     setReport(null);
     await send(text, false);
-    if (input.current) input.current.value = '';
   };
   const good = report !== null && report.problems.length === 0;
   const some = report ? report.added + report.changed : 0;
@@ -56,18 +53,7 @@ export function FileSheet({ ask }: { ask: ShelfAsk }) {
         >
           Save what is shown
         </a>
-        <label className="act quiet photo-add" htmlFor={id} aria-busy={busy}>
-          {busy ? 'Reading…' : 'Check a file'}
-          <input
-            ref={input}
-            id={id}
-            type="file"
-            accept=".csv,text/csv"
-            disabled={busy}
-            className="hidden-word"
-            onChange={(event) => void take(event.target.files?.[0])}
-          />
-        </label>
+        <FilePick name="Check a file" accept=".csv,text/csv" busy={busy} onPick={take} />
       </div>
       {far ? (
         <div className="acts" role="status">

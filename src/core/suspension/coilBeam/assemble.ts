@@ -5,7 +5,7 @@ import { ASSUMED_AXLE } from '../../sheet/assumed';
 import { type AxleClass } from '../../sheet/axleClass';
 import { axleLoadHalf, lipOverBaseOf, loadsOf, trackOverBaseOf, unsprungOf } from '../../sheet/loads';
 import { type Point } from '../../sheet/point';
-import { extraAxleMass, readingAt, type AxleSheet, type Lookup } from '../../sheet/reading';
+import { asRead, extraAxleMass, readingAt, type AxleSheet, type Lookup } from '../../sheet/reading';
 import { SIDES, type Side } from '../../vehicle/side';
 import { type Assembly } from '../kind';
 import { type CoilAxleInput, type CoilChange, type CoilSide } from './input';
@@ -48,7 +48,7 @@ export function assembleCoil(sheet: CoilAxleSheet): Assembly<CoilAxleInput, Coil
     const point: Point = COIL_SHEET[at.point];
     const found = readingAt(sheet, { ...at, stateId: point.loaded ? base : null });
     const half90 = found && at.point === 'axleLoad' ? axleLoadHalf(found.value, found.instrument) : point.half90;
-    return found && measured(found.value, half90);
+    return found && asRead(found, half90);
   };
   const need = (point: CoilPoint): Estimate | undefined => {
     const found = read({ point });

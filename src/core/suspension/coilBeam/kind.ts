@@ -26,10 +26,6 @@ export interface CoilTypes {
   standing: readonly CoilStanding[];
 }
 
-/** New coils take a set like new leaves do. Common practice, 90 %. */
-const NEW_COIL = { value: -5, half90: 4 };
-const USED_COIL = { value: 0, half90: 3 };
-
 /** Coils on a beam axle, upright, leaning or inboard on an arm. */
 export const COIL_BEAM: SuspensionKind<CoilTypes> = {
   id: 'coilBeam',
@@ -68,7 +64,7 @@ export const COIL_BEAM: SuspensionKind<CoilTypes> = {
       value: model.rise([change], 0) - base,
     }));
   },
-  settling: ({ changes }) => (changes.some((c) => c.kind === 'coil' && !c.used) ? NEW_COIL : USED_COIL),
+  settling: ({ changes }) => (changes.some((c) => c.kind === 'coil' && !c.used) ? 'newCoil' : 'usedCoil'),
   signed: /$^/,
   // Ends that nobody looked at: each form as likely as any other (chosen).
   unseen: ({ coil }) =>

@@ -28,7 +28,7 @@ import {
   shackleEstimate,
   widthEstimate,
 } from './partEstimates';
-import { extraAxleMass, readingAt } from '../../sheet/reading';
+import { asRead, extraAxleMass, readingAt } from '../../sheet/reading';
 import { type PlannedChange, type PressPoint, type Sheet, type LeafLookup, type LeafReading } from './sheet';
 
 /** Minimal readings that a spring model still lacks are missing; none once it can be solved. */
@@ -58,7 +58,7 @@ export function assemble(sheet: Sheet): Assembled {
   const find = (at: LeafLookup) => readingAt(sheet, { ...at, stateId: stateOf(at.point) });
   const read = (at: LeafLookup): Estimate | undefined => {
     const reading = find(at);
-    return reading && measured(reading.value, halfOf(reading));
+    return reading && asRead(reading, halfOf(reading));
   };
   const or = (at: LeafLookup, fallback: { value: number; half90: number }): Estimate => read(at) ?? assumed(fallback);
   const need = (at: LeafLookup): Estimate | undefined => {
@@ -337,7 +337,7 @@ function moreReadings(sheet: Sheet, side: Side): MoreReadings | undefined {
     (stateId: string | null): Read =>
     (at) => {
       const reading = readingAt(sheet, { ...at, stateId: (LEAF_SHEET[at.point] as Point).loaded ? stateId : null });
-      return reading && measured(reading.value, halfOf(reading));
+      return reading && asRead(reading, halfOf(reading));
     };
   const freeArchTop = readIn(null)({ point: 'freeArch', side }) ?? null;
   const states = sheet.states.slice(1).flatMap((state) => {

@@ -1,3 +1,4 @@
+import { type Expects } from '../../vehicle/settling';
 import { type ShackleEye } from '../../mechanics/linkage/installed';
 import { type LoadState } from '../kind';
 import { type Side } from '../../vehicle/side';
@@ -153,6 +154,8 @@ export interface LeafAxleInput {
   states: LoadState[];
   /** 90 % half-width of the height reading that will prove it, mm. */
   afterReading: number;
+  /** See `AxleBase`. */
+  expects?: Expects;
 }
 
 /** The same with a number for every estimate. */

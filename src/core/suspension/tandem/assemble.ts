@@ -3,7 +3,7 @@ import { GRAVITY } from '../../material/steel';
 import { AXLE_CLASSES, type AxleClass } from '../../sheet/axleClass';
 import { axleLoadHalf, loadsOf, type LoadAt } from '../../sheet/loads';
 import { type Point } from '../../sheet/point';
-import { extraAxleMass, readingAt, type AxleSheet, type Lookup, type SheetState } from '../../sheet/reading';
+import { asRead, extraAxleMass, readingAt, type AxleSheet, type Lookup, type SheetState } from '../../sheet/reading';
 import { SIDES, type Side } from '../../vehicle/side';
 import { type Assembly } from '../kind';
 import { ASSUMED_PAIR } from './assumed';
@@ -59,7 +59,7 @@ export function assembleTandem<K extends TandemKind>(
     const point: Point = TANDEM_SHEET[at.point];
     const found = readingAt(sheet, { ...at, stateId: point.loaded ? (at.stateId ?? base) : null });
     const weighed = ['axleLoad', 'frontAxleLoad', 'rearAxleLoad'].includes(at.point);
-    return found && measured(found.value, weighed ? axleLoadHalf(found.value, found.instrument) : point.half90);
+    return found && asRead(found, weighed ? axleLoadHalf(found.value, found.instrument) : point.half90);
   };
   const need = (point: TandemPoint): Estimate | undefined => {
     const found = read({ point });

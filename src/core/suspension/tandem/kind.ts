@@ -40,10 +40,6 @@ const LINES: Record<DrawnChange['kind'], { kind: TandemLine; label: string }> = 
   hitch: { kind: 'hitch', label: 'coupling higher or lower' },
 };
 
-/** New springs take a set. Common practice, 90 %. */
-const NEW_SPRINGS = { value: -5, half90: 4 };
-const USED_SPRINGS = { value: 0, half90: 3 };
-
 /** Changes whose height follows from sizes alone. */
 const BY_SIZE: ReadonlySet<string> = new Set<DrawnChange['kind']>(['riser', 'overAxle', 'hitch']);
 
@@ -71,7 +67,7 @@ const made = <K extends TandemKind>(
     const base = model.rise([], 0);
     return drawn.changes.map((change) => ({ ...LINES[change.kind], value: model.rise([change], 0) - base }));
   },
-  settling: ({ changes }) => (changes.some((c) => c.kind === 'springs' && !c.used) ? NEW_SPRINGS : USED_SPRINGS),
+  settling: ({ changes }) => (changes.some((c) => c.kind === 'springs' && !c.used) ? 'newSprings' : 'usedSprings'),
   signed: /^pitch$|tilt$|below$|lean\.|drop\.|arch\.|\.free$|\.by$|lower$/,
   unseen: () => [],
   rubbing: (input, drawn) => drawn.friction / input.friction.value,

@@ -1,8 +1,9 @@
 'use client';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { type Live } from '@/contracts/instrument';
 import { type PressRun as Run } from '@/contracts/press';
 import { type Side } from '@/core/vehicle/side';
+import { FilePick } from '../../controls/FilePick';
 import { SideChips } from '../../controls/SideChips';
 import { Marked } from '../../controls/Mark';
 import { useInstrument } from '../../instruments/useInstruments';
@@ -26,33 +27,17 @@ function pointOf(press: Live): Points[number] | undefined {
 export function PressRun({ job }: { job: JobHandle }) {
   const { busy, problem, run } = useSend();
   const [side, setSide] = useState<Side>('left');
-  const id = useId();
-  const read = (file: File | undefined) => {
-    if (!file) return;
-    void run(async () => {
+  const read = (file: File) =>
+    run(async () => {
       await job.send('/press-file', 'POST', { id: crypto.randomUUID(), side, text: await file.text() });
     });
-  };
   return (
     <div className="part">
       <h4>Press run</h4>
       <div className="facts-row">
         <SideChips label="Press run of side" value={side} onPick={setSide} />
         <RecordLoop job={job} side={side} />
-        <label className="act quiet photo-add" htmlFor={id}>
-          Read a CSV file
-          <input
-            id={id}
-            type="file"
-            accept=".csv,text/csv"
-            className="hidden-word"
-            disabled={busy}
-            onChange={(event) => {
-              read(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
-        </label>
+        <FilePick name="Read a CSV file" accept=".csv,text/csv" busy={busy} onPick={read} />
       </div>
       {job.view.pressRuns.map((r) => (
         <p key={r.id} data-press={r.side}>

@@ -1,0 +1,38 @@
+'use client';
+import { useId, useRef, type ReactNode } from 'react';
+
+interface Props {
+  /** What the file is for; it stands on the button. */
+  name: ReactNode;
+  /** The same while it is being worked on. */
+  working?: string;
+  /** Endings and types the browser offers. */
+  accept: string;
+  busy?: boolean;
+  onPick: (file: File) => Promise<unknown> | void;
+}
+
+/** A button that asks for a file. The same file may be picked again. */
+export function FilePick({ name, working = 'Reading…', accept, busy = false, onPick }: Props) {
+  const id = useId();
+  const input = useRef<HTMLInputElement>(null);
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    await onPick(file);
+    if (input.current) input.current.value = '';
+  };
+  return (
+    <label className="act quiet photo-add" htmlFor={id} aria-busy={busy}>
+      {busy ? working : name}
+      <input
+        ref={input}
+        id={id}
+        type="file"
+        accept={accept}
+        disabled={busy}
+        className="hidden-word"
+        onChange={(event) => void take(event.target.files?.[0])}
+      />
+    </label>
+  );
+}

@@ -36,6 +36,11 @@ export const signInSchema = z.object({
 });
 export type SignIn = z.input<typeof signInSchema>;
 
+/** The address of the shop's calendar that is alive. */
+export const calendarLinkSchema = z.object({ by: z.string(), madeAt: when });
+export type CalendarLink = z.infer<typeof calendarLinkSchema>;
+export const newCalendarLinkSchema = z.object({ id });
+
 export const signOutSchema = z.object({ everywhere: z.boolean().default(false) });
 
 /** Who may be told at this door before anybody signs in: the people of a shop only on a tablet it knows, or to somebody of it. */

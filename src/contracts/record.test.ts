@@ -1,7 +1,9 @@
+import { thumbRise } from '@/core/followup/thumb';
 import { scores, type Proven } from './record';
 
 const row = (more: Partial<Proven>): Proven => ({
   ...{ suspension: 'longitudinalLeaf', kinds: ['addLeaf'], own: true, off: 4, half: 6, inside: true, guessOff: null },
+  ...{ rose: null, thumb: { arrangement: 'over', block: 0, shackle: 110, changes: [] } },
   ...more,
 });
 
@@ -19,4 +21,22 @@ test('a score tells how far off, which way it leans, and the share inside; a hei
   ]);
   expect(by[0]).toMatchObject({ off: 6, lean: 2, inside: 0.5, guess: { heights: 1, off: 20 } });
   expect(by[2]).toMatchObject({ inside: 0, guess: null });
+});
+
+test('a rule of thumb is held against the same tape where it says anything, and says nothing of a pack', () => {
+  const change = (kind: string, of: object) => ({ kind, height: null, length: null, thickness: null, ...of });
+  const told = (arrangement: 'over' | 'under', ...changes: ReturnType<typeof change>[]) =>
+    thumbRise({ arrangement, block: 20, shackle: 110, changes });
+  expect(told('over', change('block', { height: 50 }), change('shackle', { length: 150 }))).toBe(50);
+  expect(told('under', change('block', { height: 50 }))).toBe(-30);
+  expect(told('over', change('addLeaf', { thickness: 8 }), change('pack', {}))).toBeNull();
+  expect(told('over')).toBeNull();
+  const thumb = {
+    arrangement: 'over' as const,
+    block: 0,
+    shackle: 110,
+    changes: [change('addLeaf', { thickness: 8 })],
+  };
+  const [leaf] = scores([row({ rose: 30, thumb }), row({ rose: 4, thumb }), row({})], (r) => r.kinds);
+  expect(leaf!.thumb).toEqual({ heights: 2, off: 13 });
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { thumbRise } from '@/core/followup/thumb';
 import { SUSPENSION_IDS } from '@/core/suspension/names';
 import { id, sideSchema, when } from './basics';
 import { type LearntLine } from './expects';
@@ -29,6 +30,19 @@ export const provenSchema = z.object({
   inside: z.boolean(),
   /** Tape less guess, mm; null where none was made for this load. */
   guessOff: z.number().nullable(),
+  /** Tape less the height it stood at in this load before, mm, and what a rule of thumb goes by. */
+  rose: z.number().nullable(),
+  thumb: z.object({
+    arrangement: z.enum(['over', 'under']).nullable(),
+    block: z.number().nullable(),
+    shackle: z.number().nullable(),
+    changes: z.array(
+      z.object({
+        ...{ kind: z.string(), height: z.number().nullable(), length: z.number().nullable() },
+        thickness: z.number().nullable(),
+      }),
+    ),
+  }),
 });
 export type Proven = z.infer<typeof provenSchema>;
 
@@ -59,18 +73,25 @@ export interface Score {
   lean: number;
   /** Share inside the bands, of which nine in ten should be. */
   inside: number;
-  /** The same of guesses; null without any. */
+  /** The same of guesses and of a rule of thumb; null without any. */
   guess: { heights: number; off: number } | null;
+  thumb: { heights: number; off: number } | null;
 }
 
 /** @param name of the group @param rows one at least */
 export function scoreOf(name: string, rows: readonly Proven[]): Score {
   const mean = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length;
+  const of = (offs: readonly number[]) =>
+    offs.length === 0 ? null : { heights: offs.length, off: mean(offs.map(Math.abs)) };
   const guessed = rows.flatMap(({ guessOff }) => (guessOff === null ? [] : [guessOff]));
+  const ruled = rows.flatMap(({ rose, thumb }) => {
+    const rule = thumbRise(thumb);
+    return rule === null || rose === null ? [] : [rose - rule];
+  });
   return {
     ...{ name, heights: rows.length, off: mean(rows.map((r) => Math.abs(r.off))), lean: mean(rows.map((r) => r.off)) },
     inside: rows.filter((r) => r.inside).length / rows.length,
-    guess: guessed.length === 0 ? null : { heights: guessed.length, off: mean(guessed.map(Math.abs)) },
+    ...{ guess: of(guessed), thumb: of(ruled) },
   };
 }
 

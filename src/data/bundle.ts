@@ -71,7 +71,12 @@ const TABLES: Readonly<Record<string, { of: string; vehicle?: true }>> = {
 export const STAYS_BEHIND: Readonly<Record<string, string>> = {
   ...{ shop: 'the shop itself', person: 'named in the list of people', person_unit: 'how one person reads' },
   ...{ credential: 'secret', session: 'secret', tablet: 'secret', first_code: 'secret', back_off: 'secret' },
-  ...{ viewer_link: 'opens this shop only', audit: 'the door book of this shop', vehicle_owner: 'private' },
+  ...{
+    viewer_link: 'opens this shop only',
+    calendar_link: 'opens this shop only',
+    audit: 'the door book of this shop',
+    vehicle_owner: 'private',
+  },
   ...{ shop_limit: 'the shop’s own', shop_tool: 'the shop’s own', shop_expects: 'the shop’s own' },
   ...{ shelf_item: 'the shop’s shelf', shelf_dimension: 'the shop’s shelf', shelf_leaf: 'the shop’s shelf' },
   ...{ shelf_word: 'the shop’s shelf', shelf_history: 'the shop’s shelf', shelf_photo: 'the shop’s shelf' },

@@ -1,5 +1,13 @@
 // Sessions, secrets, tablets, links, failed tries and what was done: everything that the doors ask.
-import { auditSchema, linkSchema, ROLES, staffSchema, tabletSchema, type Role } from '@/contracts/door';
+import {
+  calendarLinkSchema,
+  auditSchema,
+  linkSchema,
+  ROLES,
+  staffSchema,
+  tabletSchema,
+  type Role,
+} from '@/contracts/door';
 import { z } from 'zod';
 import { type Tx } from './client';
 
@@ -203,6 +211,37 @@ export const insertLink = (
 
 export const revokeLink = (tx: Tx, id: string) =>
   tx.run('UPDATE viewer_link SET revoked_at = now() WHERE id = $1 AND revoked_at IS NULL', [id]);
+
+/** Makes the one address of the shop's calendar; the one before it ends. */
+export async function renewCalendarLink(tx: Tx, id: string, token: Buffer): Promise<void> {
+  await revokeCalendarLink(tx);
+  await tx.run('INSERT INTO calendar_link (shop_id, id, token_hash, made_by) VALUES ($1, $2, $3, $4)', [
+    ...[tx.shop, id, token, tx.person],
+  ]);
+}
+
+export const revokeCalendarLink = (tx: Tx) =>
+  tx.run('UPDATE calendar_link SET revoked_at = now() WHERE revoked_at IS NULL');
+
+/** Who made the address that is alive, and when; undefined without one. */
+export async function calendarLink(tx: Tx) {
+  const [row] = await tx.rows(
+    calendarLinkSchema,
+    `SELECT p.name AS by, l.made_at AS "madeAt" FROM calendar_link l
+       JOIN person p ON p.shop_id = l.shop_id AND p.id = l.made_by WHERE l.revoked_at IS NULL`,
+  );
+  return row ?? null;
+}
+
+/** The shop whose calendar a token opens; undefined when it was taken back or is none. */
+export async function liveCalendar(tx: Tx, token: Buffer) {
+  const [row] = await tx.rows(
+    z.object({ shop: uuid, madeBy: uuid }),
+    'SELECT shop_id AS shop, made_by AS "madeBy" FROM calendar_link WHERE token_hash = $1 AND revoked_at IS NULL',
+    [token],
+  );
+  return row;
+}
 
 /** The job a link shows; undefined when it has ended, was taken back or is none. */
 export async function liveLink(tx: Tx, token: Buffer) {

@@ -35,7 +35,15 @@ export const provenHeights = (tx: Tx) =>
             CASE WHEN s.wanted AND o.point = 'hubToLip' THEN
               o.measured_mm - x.guess_mm - (SELECT sum(l.value_mm) FROM ledger_line l WHERE l.shop_id = o.shop_id
                 AND l.prediction_id = o.prediction_id AND l.load_state_id = o.load_state_id AND l.side = o.side
-                AND l.kind IN ('measured', 'load')) END AS "guessOff"
+                AND l.kind IN ('measured', 'load')) END AS "guessOff",
+            CASE WHEN o.point = 'hubToLip' THEN o.measured_mm - (SELECT sum(l.value_mm) FROM ledger_line l WHERE l.shop_id = o.shop_id
+                AND l.prediction_id = o.prediction_id AND l.load_state_id = o.load_state_id AND l.side = o.side
+                AND l.kind IN ('measured', 'load')) END AS rose,
+            jsonb_build_object('arrangement', p.inputs->'arrangement', 'block', p.inputs#>'{block,value}',
+              'shackle', p.inputs#>'{shackle,length,value}',
+              'changes', (SELECT coalesce(jsonb_agg(jsonb_build_object('kind', c->'kind', 'height', c#>'{height,value}',
+                  'length', c#>'{length,value}', 'thickness', c#>'{thickness,value}')), '[]')
+                FROM jsonb_array_elements(p.inputs->'changes') c)) AS thumb
        FROM outcome o JOIN reading r ON r.shop_id = o.shop_id AND r.id = o.reading_id
        JOIN prediction p ON p.shop_id = o.shop_id AND p.id = o.prediction_id
        JOIN job_axle x ON x.shop_id = p.shop_id AND x.id = p.job_axle_id

@@ -329,6 +329,12 @@ export const madeOfRoute =
       return fileAnswer(made);
     });
 
+/** A file that its address alone opens, for programs that cannot sign in. */
+export const tokenFileRoute =
+  (fn: (token: string) => Promise<MadeFile>) =>
+  (request: Request, { params }: { params: Promise<{ token: string }> }): Promise<Response> =>
+    served(request, async () => fileAnswer(await fn((await params).token)));
+
 const fileAnswer = ({ type, name, body }: MadeFile): Response =>
   new Response(typeof body === 'string' ? body : new Uint8Array(body), {
     headers: {

@@ -275,3 +275,24 @@ test('drives before and after are held against one another only on the same road
   await page.reload();
   await expect(marks.getByRole('row', { name: /^after/ })).toContainText('7 (+4)');
 });
+
+test('a phone’s calendar reads what is due from an address of its own, until it is taken back', async ({
+  page,
+  shop,
+}) => {
+  await page.goto('/shop');
+  await page.getByRole('button', { name: 'Make an address' }).click();
+  const address = (await page.getByText(`${shop.url}/api/feeds/`).innerText()).trim();
+  // Without a session, as a calendar comes.
+  const calendar = await fetch(address);
+  expect(calendar.headers.get('content-type')).toContain('text/calendar');
+  const text = await calendar.text();
+  expect(text).toContain('Fish-market flatbed: Wheel nuts');
+  expect(text).not.toContain('Korvild');
+  await page.reload();
+  await expect(page.getByText(/An address made by Ansa Korvild/)).toBeVisible();
+  await expect(page.getByText('/api/feeds/')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take it back' }).nth(-1).click();
+  await expect(page.getByText('There is none.')).toBeVisible();
+  expect((await fetch(address)).status).toBe(404);
+});

@@ -26,7 +26,10 @@ const ID = DEMO.planned.split('/').at(-1)!;
 /** What each route asks of who comes. A route that is not here, or is here and not there, fails the sweep. */
 const GATES: Record<string, Need> = {
   ...Object.fromEntries(
-    ['GET door/here', 'POST door/in', 'POST door/out', 'POST door/first'].map((route) => [route, 'open' as const]),
+    ['GET door/here', 'POST door/in', 'POST door/out', 'POST door/first', 'GET feeds/[token]'].map((route) => [
+      route,
+      'open' as const,
+    ]),
   ),
   ...Object.fromEntries(
     [
@@ -99,7 +102,9 @@ const GATES: Record<string, Need> = {
     ].map((route) => [route, 'vouch' as const]),
   ),
   ...Object.fromEntries(
-    ['POST people', 'PUT people/[id]', 'DELETE tablets/[id]', 'POST expects'].map((route) => [route, 'own' as const]),
+    ['POST people', 'PUT people/[id]', 'DELETE tablets/[id]', 'POST expects', 'POST feeds', 'DELETE feeds'].map(
+      (route) => [route, 'own' as const],
+    ),
   ),
 };
 

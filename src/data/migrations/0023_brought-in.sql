@@ -38,7 +38,27 @@ ALTER TABLE shop_expects FORCE ROW LEVEL SECURITY;
 CREATE POLICY own_shop ON shop_expects USING (shop_id = nullif(current_setting('gravelwort.shop', true), '')::uuid);
 GRANT SELECT, INSERT ON shop_expects TO gravelwort_app;
 
+-- An address that a phone's calendar reads the checks to come from, until it is taken back. Of its token only the hash is kept.
+CREATE TABLE calendar_link (
+  shop_id uuid NOT NULL REFERENCES shop,
+  id uuid NOT NULL,
+  token_hash bytea NOT NULL UNIQUE CHECK (length(token_hash) = 32),
+  made_by uuid NOT NULL,
+  made_at timestamptz NOT NULL DEFAULT now(),
+  revoked_at timestamptz,
+  PRIMARY KEY (shop_id, id),
+  FOREIGN KEY (shop_id, made_by) REFERENCES person (shop_id, id)
+);
+CREATE UNIQUE INDEX calendar_link_alive ON calendar_link (shop_id) WHERE revoked_at IS NULL;
+ALTER TABLE calendar_link ENABLE ROW LEVEL SECURITY;
+ALTER TABLE calendar_link FORCE ROW LEVEL SECURITY;
+CREATE POLICY own_shop ON calendar_link USING (shop_id = nullif(current_setting('gravelwort.shop', true), '')::uuid);
+CREATE POLICY by_token ON calendar_link FOR SELECT USING (token_hash = decode(nullif(current_setting('gravelwort.token', true), ''), 'hex'));
+GRANT SELECT, INSERT ON calendar_link TO gravelwort_app;
+GRANT UPDATE (revoked_at) ON calendar_link TO gravelwort_app;
+
 -- Down Migration
+DROP TABLE calendar_link;
 DROP TABLE shop_expects;
 ALTER TABLE job DROP COLUMN begun_from;
 UPDATE reading SET instrument = 'estimate' WHERE instrument = 'sister';

@@ -2,7 +2,9 @@
 import { randomUUID } from 'node:crypto';
 import {
   type Audit,
+  type CalendarLink,
   type firstOwnerSchema,
+  type newCalendarLinkSchema,
   type newLinkSchema,
   type newPersonSchema,
   type personEditSchema,
@@ -46,6 +48,7 @@ export interface DoorBook {
   tablets: Tablet[];
   links: ViewerLink[];
   audit: Audit[];
+  calendar: CalendarLink | null;
 }
 const AUDIT_PAGE = 100;
 
@@ -55,6 +58,7 @@ export const doorBook = async (tx: Tx, before: string | null = null): Promise<Do
   tablets: await doors.tablets(tx),
   links: await doors.links(tx, null),
   audit: await doors.auditTrail(tx, before, AUDIT_PAGE),
+  calendar: await doors.calendarLink(tx),
 });
 
 /** A new person, with a password to tell them once; they choose their own at the first sign-in. */
@@ -144,6 +148,21 @@ export async function makeLink(
 export async function takeBackLink(tx: Tx, id: string): Promise<{ done: true }> {
   if ((await doors.revokeLink(tx, id)) === 0) throw notFound('This link');
   return { done: true };
+}
+
+/** An address for the calendars of the shop's phones, told once; the one before it ends. */
+export async function makeCalendarLink(
+  tx: Tx,
+  { id }: z.output<typeof newCalendarLinkSchema>,
+): Promise<{ path: string; link: CalendarLink | null }> {
+  const token = newToken();
+  await doors.renewCalendarLink(tx, id, tokenHash(token));
+  return { path: `/api/feeds/${token}`, link: await doors.calendarLink(tx) };
+}
+
+export async function endCalendarLink(tx: Tx): Promise<{ link: null }> {
+  await doors.revokeCalendarLink(tx);
+  return { link: null };
 }
 
 /** Every link to one job. */

@@ -1,8 +1,11 @@
 import ical from 'ical-generator';
 import { calendarOf, partLines } from '@/contracts/preparation';
+import { notFound } from '@/contracts/problem';
 import { axleName } from '@/core/suspension/names';
-import { type Tx } from '@/data/client';
+import { atDoor, withShop, type Tx } from '@/data/client';
+import { liveCalendar } from '@/data/door';
 import { openDue } from '@/data/due';
+import { tokenHash } from '../door/secrets';
 import { type MadeFile } from '../http';
 import { loadJob } from '../jobs';
 import { fileName } from './fileName';
@@ -37,6 +40,14 @@ export async function calendarFile(tx: Tx, jobAxleId: string): Promise<MadeFile>
     ...{ type: 'text/calendar; charset=utf-8', name: fileName(view, 'calendar', 'ics') },
     body: calendar.toString(),
   };
+}
+
+/** The calendar that an address of the shop opens. @throws ProblemError not-found: it was taken back, or is none */
+export async function calendarOfToken(token: string): Promise<MadeFile> {
+  const key = tokenHash(token.slice(0, 100));
+  const live = await atDoor(key, (tx) => liveCalendar(tx, key));
+  if (!live) throw notFound('This calendar');
+  return withShop(live.shop, live.madeBy, dueCalendar);
 }
 
 /** Every check of the shop that is still to come, as days of a calendar. */

@@ -1,9 +1,18 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { ROLES, type Audit, type Role, type Staff, type Tablet, type ViewerLink } from '@/contracts/door';
+import {
+  ROLES,
+  type Audit,
+  type CalendarLink,
+  type Role,
+  type Staff,
+  type Tablet,
+  type ViewerLink,
+} from '@/contracts/door';
 import { type Person } from '@/contracts/person';
 import { Chips } from '../controls/Chips';
+import { CalendarFeed } from './CalendarFeed';
 import { Sheet } from '../controls/Sheet';
 import { TextField } from '../controls/TextField';
 import { PageFrame } from '../frame/PageFrame';
@@ -21,6 +30,7 @@ interface Props {
   tablets: Tablet[];
   links: ViewerLink[];
   audit: Audit[];
+  calendar: CalendarLink | null;
 }
 
 const PASSWORD_WORDS = { none: 'cannot sign in', given: 'password told, not yet their own', own: 'own password' };
@@ -39,7 +49,7 @@ interface Told {
 }
 
 /** The door book of a shop, for its owners. */
-export function ShopScreen({ people, person, word, staff, tablets, links, audit }: Props) {
+export function ShopScreen({ people, person, word, staff, tablets, links, audit, calendar }: Props) {
   const [told, setTold] = useState<Told | null>(null);
   return (
     <PageFrame
@@ -103,6 +113,7 @@ export function ShopScreen({ people, person, word, staff, tablets, links, audit 
               ))}
           </ul>
         </Sheet>
+        <CalendarFeed first={calendar} />
         <Sheet title="What was done">
           <p className="muted small">The latest {audit.length}, newest first. Nobody can change or delete a line.</p>
           <div className="door-trail" role="region" aria-label="Lines of what was done" tabIndex={0}>

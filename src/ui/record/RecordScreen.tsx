@@ -169,13 +169,14 @@ function Scores({ proven }: { proven: ShopRecord['proven'] }) {
             <th scope="col">off by</th>
             <th scope="col">leans</th>
             <th scope="col">inside the band</th>
+            <th scope="col">rule of thumb off by</th>
             <th scope="col">guesses off by</th>
           </tr>
         </thead>
         {groups.map(({ name, rows }) => (
           <tbody key={name}>
             <tr>
-              <th scope="rowgroup" colSpan={6} className="muted">
+              <th scope="rowgroup" colSpan={7} className="muted">
                 {name}
               </th>
             </tr>
@@ -193,6 +194,7 @@ function Scores({ proven }: { proven: ShopRecord['proven'] }) {
                   <span className="figure">{Math.round(100 * s.inside)} %</span>
                   {s.heights < 10 ? <span className="muted small"> few yet</span> : null}
                 </td>
+                <td>{s.thumb ? <Length mm={s.thumb.off} tenths /> : <span className="muted">no such rule</span>}</td>
                 <td>{s.guess ? <Length mm={s.guess.off} tenths /> : <span className="muted">none made</span>}</td>
               </tr>
             ))}
@@ -200,7 +202,8 @@ function Scores({ proven }: { proven: ShopRecord['proven'] }) {
         ))}
       </table>
       <p className="muted small">
-        Yours are seen by you alone. A band should hold nine heights in ten; with few of them that says little.
+        Rule of thumb: a block gives its height, a shackle half of what it is longer, an added leaf its thickness. Yours
+        are seen by you alone. A band should hold nine heights in ten; with few of them that says little.
       </p>
     </div>
   );

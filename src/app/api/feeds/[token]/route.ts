@@ -1,0 +1,4 @@
+import { calendarOfToken } from '@/server/files/calendar';
+import { tokenFileRoute } from '@/server/http';
+
+export const GET = tokenFileRoute(calendarOfToken);

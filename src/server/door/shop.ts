@@ -161,7 +161,7 @@ export async function makeCalendarLink(
 }
 
 export async function endCalendarLink(tx: Tx): Promise<{ link: null }> {
-  await doors.revokeCalendarLink(tx);
+  if ((await doors.revokeCalendarLink(tx)) === 0) throw notFound('This address');
   return { link: null };
 }
 

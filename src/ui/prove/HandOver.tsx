@@ -129,6 +129,9 @@ export function HandOver({ job }: { job: JobHandle }) {
               {name}
             </a>
           ))}
+        </p>
+        <p className="log-files">
+          <span className="muted">From another program, such a table:</span>
           <FilePick name="take one in" accept=".csv,text/csv" busy={busy} onPick={take} />
         </p>
         {came ? (

@@ -1,5 +1,6 @@
 'use client';
 import { type HistoryHeight } from '@/contracts/record';
+import { SIDES } from '@/core/vehicle/side';
 import { HeightLines, multiples, SideMark, stepFor } from '../chart/heightMarks';
 import { useWidth } from '../drawing/useWidth';
 import { useClockText } from '../measured/Clock';
@@ -20,10 +21,18 @@ export function HeightHistory({ heights, name }: { heights: readonly HistoryHeig
   const span = Math.max(DAY, to - from);
   const values = heights.map((h) => h.value);
   const [low, high] = [Math.min(...values) - 6, Math.max(...values) + 6];
-  const x = (at: number) => PLACE.left + 14 + ((at - from) / span) * (width - PLACE.left - PLACE.right - 28);
+  const oneDay = to - from < DAY;
+  const sides = SIDES.map((side) => ({
+    side,
+    own: heights.filter((h) => h.side === side).toSorted((p, q) => (p.at < q.at ? -1 : 1)),
+  }));
+  const most = Math.max(2, ...sides.map(({ own }) => own.length));
+  const across = (share: number) => PLACE.left + 14 + share * (width - PLACE.left - PLACE.right - 28);
+  // Those of one day stand in their order.
+  const x = (h: HistoryHeight, k: number) => across(oneDay ? k / (most - 1) : (Date.parse(h.at) - from) / span);
   const y = (mm: number) => PLACE.top + ((high - mm) / (high - low)) * (TALL - PLACE.top - PLACE.bottom);
   const step = stepFor(high - low, 6);
-  const ends = to - from < DAY ? [from] : [from, to];
+  const ends = oneDay ? [from] : [from, to];
   return (
     <div ref={box}>
       <svg
@@ -42,29 +51,25 @@ export function HeightHistory({ heights, name }: { heights: readonly HistoryHeig
           strokeWidth="1.6"
         />
         {ends.map((at, k) => (
-          <text key={at} x={x(at)} y={TALL - 14} textAnchor={k === 0 ? 'start' : 'end'} className="num">
+          <text key={at} x={across(k)} y={TALL - 14} textAnchor={k === 0 ? 'start' : 'end'} className="num">
             {clock(new Date(at).toISOString(), 'day')}
+            {oneDay && heights.length > 2 ? ', one after another' : ''}
           </text>
         ))}
-        {(['left', 'right'] as const).map((side) => {
-          const own = heights.filter((h) => h.side === side).toSorted((p, q) => (p.at < q.at ? -1 : 1));
-          return (
-            <g key={side}>
-              <path
-                d={own
-                  .map((h, k) => `${k === 0 ? 'M' : 'L'}${x(Date.parse(h.at)).toFixed(1)} ${y(h.value).toFixed(1)}`)
-                  .join('')}
-                fill="none"
-                stroke="var(--graphite)"
-                strokeWidth="1"
-                strokeDasharray={side === 'left' ? undefined : '5 4'}
-              />
-              {own.map((h) => (
-                <SideMark key={h.at} side={side} x={x(Date.parse(h.at))} y={y(h.value)} ink={INK[h.phase]} />
-              ))}
-            </g>
-          );
-        })}
+        {sides.map(({ side, own }) => (
+          <g key={side}>
+            <path
+              d={own.map((h, k) => `${k === 0 ? 'M' : 'L'}${x(h, k).toFixed(1)} ${y(h.value).toFixed(1)}`).join('')}
+              fill="none"
+              stroke="var(--graphite)"
+              strokeWidth="1"
+              strokeDasharray={side === 'left' ? undefined : '5 4'}
+            />
+            {own.map((h, k) => (
+              <SideMark key={h.at} side={side} x={x(h, k)} y={y(h.value)} ink={INK[h.phase]} />
+            ))}
+          </g>
+        ))}
       </svg>
     </div>
   );

@@ -11,8 +11,12 @@ import { Length } from '../measured/Figure';
 import { Clock } from '../measured/Clock';
 
 const Band = ({ of: { value, half90 } }: { of: { value: number; half90: number } }) => (
-  <span className="figure">
-    <Length mm={value} signed /> ± <Length mm={half90} />
+  <span>
+    <Length mm={value} signed />
+    <span className="muted">
+      {' ± '}
+      <Length mm={half90} />
+    </span>
   </span>
 );
 
@@ -48,7 +52,7 @@ function Learnt({ line, onLines }: { line: LearntLine; onLines: (lines: LearntLi
       setReason('');
     });
   return (
-    <section className="part" aria-label={SETTLING[quantity].name}>
+    <section className="part learnt" aria-label={SETTLING[quantity].name}>
       <h3>{SETTLING[quantity].name}</h3>
       <table className="record-table">
         <tbody>

@@ -2,7 +2,13 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { foreign } from '@/server/origin';
 import { contentPolicy } from '@/server/policy';
 
-/** Stands before every page and route. */
+/**
+ * Whatever passes here is held in memory whole; a job bundle is larger than that should ever be for somebody who was not asked yet, so its
+ * route looks at who comes from where by itself (`server/http.bytesRoute`) and reads only then.
+ */
+export const config = { matcher: '/((?!api/bundles).*)' };
+
+/** Stands before every other page and route. */
 export function proxy(request: NextRequest): Response {
   const problem = foreign(request.headers, request.method);
   if (problem) return NextResponse.json(problem, { status: 403 });

@@ -7,6 +7,7 @@ import { checkedJson, plainText, readBytes, readJson, readText } from './body';
 import { type Comer, type Cookie } from './door/signIn';
 import { inShopOf, requireStanding, SESSION_COOKIE, TABLET_COOKIE, whoIs, type Who } from './door/who';
 import { problemOf } from './faults';
+import { foreign } from './origin';
 import { type Asker } from './threadPool';
 import { answered, fault, requestId } from './watch';
 
@@ -242,6 +243,9 @@ export const bytesRoute =
   <T>(gate: Gate, fn: (inTx: InTx, file: Buffer) => Promise<T>, most: number) =>
   (request: Request): Promise<Response> =>
     served(request, async () => {
+      // The door before all routes (src/proxy.ts) does not hold what is this large.
+      const problem = foreign(request.headers, request.method);
+      if (problem) throw new ProblemError(403, problem);
       const who = await enter(request, gate);
       const file = await readBytes(request, most, `The file is larger than ${Math.round(most / 1e6)} MB.`);
       return answer(200, await fn(noting(request, gate, who, null), file));

@@ -1,4 +1,5 @@
 import { spawnSync } from 'node:child_process';
+import { createHash, randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { type APIRequestContext } from '@playwright/test';
 import sharp from 'sharp';
@@ -172,6 +173,37 @@ test('a damaged, newer or hostile bundle changes nothing and says why; the comma
     expect(text, what).toMatch(words);
   }
   expect(await countsOf(shop, OTHER_SHOP)).toEqual(before);
+  // Nobody comes in from elsewhere or without a session, however large it is.
+  const large = Buffer.alloc(20_000_000);
+  const bare = (headers: Record<string, string>) =>
+    fetch(`${shop.url}/api/bundles`, { method: 'POST', body: large, headers }).then((r) => r.status);
+  expect(await bare({ origin: 'http://elsewhere.example' })).toBe(403);
+  expect(await bare({ origin: shop.url })).toBe(401);
+
+  // Thirty pictures of a phone are more than the door of the other routes holds.
+  const noise = await Promise.all(
+    Array.from({ length: 30 }, async () => {
+      const raw = { width: 1200, height: 900, channels: 3 as const };
+      const body = await sharp(randomBytes(1200 * 900 * 3), { raw })
+        .jpeg({ quality: 80 })
+        .toBuffer();
+      return { id: crypto.randomUUID(), body, sha256: createHash('sha256').update(body).digest('hex') };
+    }),
+  );
+  const many = JSON.parse(files.get('job.json')!.toString()) as Bundle;
+  many.records.photo = noise.map(({ id, sha256 }) => ({
+    ...{ id, sha256, job_axle_id: JOB, subject: 'rule:frame', caption: '', width: 1200, height: 900 },
+    ...{ person_id: 'p1', taken_at: '2026-11-30T08:00:00+00:00' },
+  }));
+  const heavy = await pack(
+    new Map([
+      ['job.json', Buffer.from(JSON.stringify(many))],
+      ...noise.map(({ id, body }): [string, Buffer] => [`pictures/${id}.jpg`, body]),
+    ]),
+  );
+  expect(heavy.length).toBeGreaterThan(17_500_000);
+  const took = await there.post('/api/bundles', { data: heavy, headers: { 'content-type': 'application/zip' } });
+  expect(await took.json()).toMatchObject({ pictures: 30 });
   await there.dispose();
 
   const run = (...args: string[]) => {
@@ -185,7 +217,7 @@ test('a damaged, newer or hostile bundle changes nothing and says why; the comma
   const file = info.outputPath('job.zip');
   expect(run('export', JOB, file, '--shop', 'demo').status).toBe(0);
   expect(Buffer.compare(readFileSync(file), left)).toBe(0);
-  expect(run('import', file, '--shop', 'mudford').said).toContain(JOB);
+  expect(run('import', file, '--shop', 'mudford').said).toContain('this job is here already');
   // Every column is told in the published schema, and every table goes along or stays behind for a reason.
   expect(JSON.parse(run('schema').stdout)).toEqual(JSON.parse(readFileSync('docs/job-bundle.schema.json', 'utf8')));
   const tables = await onDatabase(shop.ownerUrl, (c) =>

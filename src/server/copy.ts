@@ -10,7 +10,6 @@ import { type Tx } from '@/data/client';
 import * as jobs from '@/data/job';
 import { loadJob } from './jobs';
 
-type To = CopyJob['to'];
 type Rows = Record<string, Row[]>;
 
 /** Changes of a plan that leave the spring itself as it was. */
@@ -42,7 +41,8 @@ export async function copyJob(tx: Tx, jobAxleId: string, given: CopyJob): Promis
   if (there && there.version === 1 && there.complaint !== given.complaint) throw taken();
   if (there) return { id: given.id };
   const from = view.jobAxles[0]!.id;
-  const axles = [view, ...view.others].filter((v) => view.jobAxles.some((x) => x.id === v.id && !x.dropped));
+  // One that was left out of the job is left out of the next one too, and can be taken up again there.
+  const axles = await Promise.all(view.jobAxles.map((x) => loadJob(tx, x.id)));
   const rows = begunWith(await bundleRows(tx, from), axles, given, tx.person);
   const { job = [], ...rest } = renamed(rows, from, given.id);
   await insertBundle(tx, { ...rest, job: job.map((row) => ({ ...row, begun_from: from })) }, new Map());
@@ -56,42 +56,36 @@ function begunWith(
   given: CopyJob,
   person: string,
 ): Rows {
-  const { kind } = given.to;
-  const sister = kind === 'sister';
+  const { to } = given;
+  const sister = to.kind === 'sister';
   const of = (table: string) => all[table] ?? [];
   const axleOf = (id: unknown) => axles.find((v) => v.id === id);
-  const ofAxle = (table: string) => of(table).filter((row) => axleOf(row.job_axle_id));
   /** As of today, by whoever begins it. */
   const anew = (row: Row): Row => {
     const { updated_at, created_at, made_at, ...rest } = row;
     return { ...rest, ...('version' in row && { version: 1 }), ...('updated_by' in row && { updated_by: person }) };
   };
-  const changes = of('plan_change');
   return {
-    vehicle: given.to.kind === 'sister' ? of('vehicle').map((row) => ({ ...anew(row), ...named(given.to) })) : [],
+    vehicle: to.kind === 'sister' ? of('vehicle').map((row) => ({ ...anew(row), name: to.name })) : [],
     axle: sister ? of('axle') : [],
     axle_rating: sister ? of('axle_rating') : [],
     job: of('job').map((row) => ({ ...anew(row), complaint: given.complaint, closed_at: null })),
     // What was seen and guessed was so of that vehicle on that day.
-    job_axle: of('job_axle')
-      .filter((row) => axleOf(row.id))
-      .map(({ seen, seen_version, ...row }) => ({ ...row, guess_mm: null, guess_typed: null })),
+    job_axle: of('job_axle').map(({ seen, seen_version, ...row }) => ({ ...row, guess_mm: null, guess_typed: null })),
     load_state: of('load_state'),
     load_item: of('load_item'),
-    goal: ofAxle('goal'),
-    component: axles.flatMap((axle) => partsOf(axle, ofAxle('component'), sister)),
-    pack: ofAxle('pack').map((row) => {
+    goal: of('goal'),
+    component: axles.flatMap((axle) => partsOf(axle, of('component'), sister)),
+    pack: of('pack').map((row) => {
       const axle = axleOf(row.job_axle_id)!;
       const { eye_form, eye_form_rear, seat_shape, lowest_leaf, rusty, ...rest } = anew(row);
       return sister || springLeft(axle) ? anew(row) : rest;
     }),
-    reading: readingsOf(ofAxle('reading'), axleOf, sister, person),
-    plan: sister ? ofAxle('plan').map(anew) : [newPlans(axles, person)].flat(),
-    plan_change: sister ? changes : [],
+    reading: readingsOf(of('reading'), axleOf, sister, person),
+    plan: sister ? of('plan').map(anew) : newPlans(axles, person),
+    plan_change: sister ? of('plan_change') : [],
   };
 }
-
-const named = (to: To): Row => (to.kind === 'sister' ? { name: to.name } : {});
 
 const newPlans = (axles: readonly AxleView[], person: string): Row[] =>
   axles.map(({ id }) => ({ id: randomUUID(), job_axle_id: id, name: 'Plan 1', updated_by: person }));

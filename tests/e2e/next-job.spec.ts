@@ -72,6 +72,21 @@ test('the next job on the same vehicle has the leaves the work left and asks ane
   expect(points).toContain('unsprungMass');
 });
 
+test('every job of the demo can be begun again on its vehicle and on one made alike, whatever carries its axles and however many', async ({
+  request,
+}) => {
+  for (let n = 1; n <= 7; n++)
+    for (const to of [{ kind: 'next' }, { kind: 'sister', name: `Sister of ${n}` }]) {
+      const id = crypto.randomUUID();
+      const job = `5a1e000${n}-0000-4000-8000-000000000f00`;
+      const made = await request.post(`/api/jobs/${job}/copy`, { data: { id, complaint: 'Again.', to } });
+      expect(made.ok(), `${n} ${to.kind}: ${await made.text()}`).toBe(true);
+      const [from, now] = [job, id].map(async (of) => (await (await request.get(`/api/jobs/${of}`)).json()) as JobView);
+      expect((await now!).others.length).toBe((await from!).others.length);
+      expect((await request.get(`/jobs/${id}/measure`)).ok()).toBe(true);
+    }
+});
+
 test('what a shop read of its own springs is shown beside common practice, gone by under a reason, and named by what is foretold then', async ({
   page,
   request,

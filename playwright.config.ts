@@ -4,8 +4,8 @@ import { CHROMIUM } from './tests/e2e/chromium';
 export default defineConfig({
   testDir: 'tests/e2e',
   outputDir: '.gravelwort-test/e2e',
-  // Each has a server and a database of its own.
-  workers: 2,
+  // Each has a server and a database of its own; two take two thirds of the time of one, and what a test does not wait for shows sooner.
+  workers: Number(process.env.GRAVELWORT_E2E_WORKERS ?? 1),
   fullyParallel: true,
   retries: 0,
   forbidOnly: true,

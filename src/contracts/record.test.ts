@@ -2,7 +2,16 @@ import { thumbRise } from '@/core/followup/thumb';
 import { scores, type Proven } from './record';
 
 const row = (more: Partial<Proven>): Proven => ({
-  ...{ suspension: 'longitudinalLeaf', kinds: ['addLeaf'], own: true, off: 4, half: 6, inside: true, guessOff: null },
+  ...{
+    suspension: 'longitudinalLeaf',
+    kinds: ['addLeaf'],
+    own: true,
+    person: null,
+    off: 4,
+    half: 6,
+    inside: true,
+    guessOff: null,
+  },
   ...{ rose: null, thumb: { arrangement: 'over', block: 0, shackle: 110, changes: [] } },
   ...more,
 });

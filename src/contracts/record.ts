@@ -23,8 +23,9 @@ export type OpenDefect = z.infer<typeof openDefectSchema>;
 export const provenSchema = z.object({
   suspension: z.enum(SUSPENSION_IDS),
   kinds: z.array(z.string()),
-  /** Foretold by the person who looks. */
+  /** Foretold by the person who looks; by whom, where the shop has opened that. */
   own: z.boolean(),
+  person: z.string().nullable(),
   off: z.number(),
   half: z.number(),
   inside: z.boolean(),
@@ -62,7 +63,23 @@ export interface ShopRecord {
   proven: Proven[];
   broken: Broken[];
   learnt: LearntLine[];
+  /** Springs whose heights say that they go on sinking. */
+  sinking: Sinking[];
+  /** Whether everybody sees how near each one came. */
+  scoresOpen: boolean;
 }
+
+/** One side of one job that does not come to rest. */
+export interface Sinking {
+  jobId: string;
+  vehicle: string;
+  side: string;
+  /** How sure that is, and by how much it sinks, mm in 1,000 km. */
+  chance: number;
+  rate: number;
+}
+
+export const scoresOpenSchema = z.object({ open: z.boolean() });
 
 /** How near the tape came to what was said, over some jobs. */
 export interface Score {

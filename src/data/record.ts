@@ -30,7 +30,10 @@ export const openDefectsOfShop = (tx: Tx) =>
 export const provenHeights = (tx: Tx) =>
   tx.rows(
     provenSchema,
-    `SELECT a.suspension, p.person_id = $1 AS own, o.measured_mm - o.predicted_mm AS off, o.half90_mm AS half, o.inside,
+    `SELECT a.suspension, p.person_id = $1 AS own,
+            CASE WHEN (SELECT h.scores_open FROM shop h WHERE h.id = o.shop_id) THEN
+              (SELECT q.name FROM person q WHERE q.shop_id = p.shop_id AND q.id = p.person_id) END AS person,
+            o.measured_mm - o.predicted_mm AS off, o.half90_mm AS half, o.inside,
             ARRAY(SELECT jsonb_array_elements_text(jsonb_path_query_array(p.inputs, '$.changes[*].kind'))) AS kinds,
             CASE WHEN s.wanted AND o.point = 'hubToLip' THEN
               o.measured_mm - x.guess_mm - (SELECT sum(l.value_mm) FROM ledger_line l WHERE l.shop_id = o.shop_id
@@ -116,3 +119,13 @@ export async function vehicleHistory(tx: Tx, vehicleId: string) {
   );
   return { vehicle: vehicle.name, heights, jobs, lessons, failures, odometers };
 }
+
+export async function scoresOpen(tx: Tx): Promise<boolean> {
+  const [row] = await tx.rows(z.object({ open: z.boolean() }), 'SELECT scores_open AS open FROM shop WHERE id = $1', [
+    tx.shop,
+  ]);
+  return row?.open ?? false;
+}
+
+export const openScores = (tx: Tx, open: boolean) =>
+  tx.run('UPDATE shop SET scores_open = $2 WHERE id = $1', [tx.shop, open]);

@@ -3,8 +3,15 @@ import { notFound } from '@/contracts/problem';
 import { type ShopRecord, type VehicleHistory } from '@/contracts/record';
 import { type Tx } from '@/data/client';
 import { shopToday } from '@/data/due';
-import { learntLines } from './expects';
-import { brokenVehicles, openDefectsOfShop, provenHeights, vehicleHistory } from '@/data/record';
+import { learntOfShop } from './expects';
+import {
+  brokenVehicles,
+  openDefectsOfShop,
+  openScores,
+  provenHeights,
+  scoresOpen,
+  vehicleHistory,
+} from '@/data/record';
 
 export async function recordOfShop(tx: Tx): Promise<ShopRecord> {
   return {
@@ -12,7 +19,8 @@ export async function recordOfShop(tx: Tx): Promise<ShopRecord> {
     defects: await openDefectsOfShop(tx),
     proven: await provenHeights(tx),
     broken: await brokenVehicles(tx),
-    learnt: await learntLines(tx),
+    ...(await learntOfShop(tx)),
+    scoresOpen: await scoresOpen(tx),
   };
 }
 
@@ -21,4 +29,10 @@ export async function historyOf(tx: Tx, vehicleId: string): Promise<VehicleHisto
   const found = await vehicleHistory(tx, vehicleId);
   if (!found) throw notFound('This vehicle');
   return found;
+}
+
+/** Opens or shuts for all how near each one's predictions came. */
+export async function showScores(tx: Tx, { open }: { open: boolean }): Promise<{ open: boolean }> {
+  await openScores(tx, open);
+  return { open };
 }

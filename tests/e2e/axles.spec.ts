@@ -27,7 +27,9 @@ test('the other axle is taken into a job, measured on its own sheet, left out an
   await page.waitForURL(/measure/);
   await openTab(page, 'list');
   await expect(page.getByRole('heading', { name: 'Fish-market flatbed, front axle' })).toBeVisible();
+  const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.ok());
   await typeInto(page, 'Hub to arch lip, left', '402');
+  await saved;
   const at = page.getByRole('navigation', { name: 'Axle at work' });
   await expect(at.getByRole('link')).toHaveCount(2);
   const [rear, front] = await Promise.all([

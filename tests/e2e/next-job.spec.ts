@@ -91,6 +91,11 @@ test('what a shop read of its own springs is shown beside common practice, gone 
   page,
   request,
 }) => {
+  await page.goto('/record#scores');
+  await expect(page.getByText('Yours are seen by you alone.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show everybody’s to all, as the owner' }).click();
+  await expect(page.getByText('by who foretold it')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Ansa Korvild/ })).toBeVisible();
   await page.goto('/record#expects');
   const line = page.getByRole('region', { name: 'a leaf added' });
   await expect(line.getByText('gone by', { exact: true })).toBeVisible();

@@ -102,9 +102,15 @@ const GATES: Record<string, Need> = {
     ].map((route) => [route, 'vouch' as const]),
   ),
   ...Object.fromEntries(
-    ['POST people', 'PUT people/[id]', 'DELETE tablets/[id]', 'POST expects', 'POST feeds', 'DELETE feeds'].map(
-      (route) => [route, 'own' as const],
-    ),
+    [
+      'POST people',
+      'PUT people/[id]',
+      'DELETE tablets/[id]',
+      'POST expects',
+      'POST feeds',
+      'DELETE feeds',
+      'PUT scores',
+    ].map((route) => [route, 'own' as const]),
   ),
 };
 

@@ -16,6 +16,7 @@ export function viewOf(sheet: Sheet = flatbedSheet()): JobView {
     days: [],
     findings: [],
     pressRuns: [],
+    expects: [],
     others: [],
     own: null,
     seen: { coilEnds: null },

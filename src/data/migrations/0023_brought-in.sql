@@ -38,6 +38,10 @@ ALTER TABLE shop_expects FORCE ROW LEVEL SECURITY;
 CREATE POLICY own_shop ON shop_expects USING (shop_id = nullif(current_setting('gravelwort.shop', true), '')::uuid);
 GRANT SELECT, INSERT ON shop_expects TO gravelwort_app;
 
+-- Whether everybody of the shop sees how near each one's predictions came; each sees their own either way.
+ALTER TABLE shop ADD COLUMN scores_open boolean NOT NULL DEFAULT false;
+GRANT UPDATE (scores_open) ON shop TO gravelwort_app;
+
 -- An address that a phone's calendar reads the checks to come from, until it is taken back. Of its token only the hash is kept.
 CREATE TABLE calendar_link (
   shop_id uuid NOT NULL REFERENCES shop,
@@ -59,6 +63,7 @@ GRANT UPDATE (revoked_at) ON calendar_link TO gravelwort_app;
 
 -- Down Migration
 DROP TABLE calendar_link;
+ALTER TABLE shop DROP COLUMN scores_open;
 DROP TABLE shop_expects;
 ALTER TABLE job DROP COLUMN begun_from;
 UPDATE reading SET instrument = 'estimate' WHERE instrument = 'sister';

@@ -1,11 +1,11 @@
 'use client';
-import { type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { readingKey } from '@/contracts/reading';
 import { pointOf, type GroupId } from '@/core/measure/points';
 import { groupsOf } from '@/core/suspension/registry';
 import { PLACES } from '@/core/sheet/point';
-import { type JobHandle } from '../job/useJob';
-import { DayBar } from './DayBar';
+import { dayOf, type JobHandle } from '../job/useJob';
+import { DayBar, fillName } from './DayBar';
 import { FieldNote } from './FieldNote';
 import { FieldOfSheet, type FieldHooks } from './FieldOfSheet';
 import { allFields, fieldKey, spokenField, type FieldAt } from './fields';
@@ -20,6 +20,24 @@ interface Props {
   lacking: number;
   /** What a group asks besides its fields. */
   extras: (group: GroupId) => { lead?: ReactNode; children?: ReactNode };
+}
+
+/** How the vehicle stands today: asked for, or one line that unfolds where it was said before; nothing folds away from under a finger. */
+function DayFold({ job }: { job: JobHandle }) {
+  const day = dayOf(job.view, 'before');
+  const [folds] = useState(day !== undefined && (day.fuel !== null || job.view.vehicle.tankMass === 0));
+  if (!day || !folds) return <DayBar job={job} phase="before" />;
+  const said = [
+    day.stance === 'air' ? 'wheels hang' : 'on its wheels',
+    ...(day.fuel === null ? [] : [`tank ${fillName(day.fuel)}`]),
+    day.tyrePressureTyped ? `tyres ${day.tyrePressureTyped}` : 'tyre pressure not read',
+  ];
+  return (
+    <details className="day-fold">
+      <summary>{said.join(', ')}</summary>
+      <DayBar job={job} phase="before" />
+    </details>
+  );
 }
 
 /** The sheet on a phone: the figure pinned, one field under it, Enter goes on to the next. */
@@ -49,7 +67,7 @@ export function OneField({ job, hooks, focus, onPick, figure, lacking, extras }:
           , read {fields.filter(isRead).length}
           {lacking > 0 ? `, ${lacking} to go for a spring` : ', enough for a spring'}
         </p>
-        {index === 0 ? <DayBar job={job} phase="before" /> : null}
+        {index === 0 ? <DayFold job={job} /> : null}
         {firstOfGroup ? (lead ?? children) : null}
         <FieldOfSheet
           key={fieldKey(at)}

@@ -63,7 +63,7 @@ export function Corners({ job, corners, stateId, point, onPoint, rolled, onRolle
           many={corners.length > 2}
         />
       ))}
-      <details className="corners-day">
+      <details className="day-fold">
         <summary>tank, tyre pressure, weight on the wheels as it was read</summary>
         <DayBar job={job} phase="after" />
       </details>

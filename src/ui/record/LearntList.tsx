@@ -3,6 +3,8 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { type LearntLine, type SetExpects } from '@/contracts/expects';
 import { SETTLING } from '@/core/vehicle/settling';
+import { type Sinking } from '@/contracts/record';
+import { Marked } from '../controls/Mark';
 import { TextField } from '../controls/TextField';
 import { call } from '../job/api';
 import { ProblemNote } from '../job/ProblemNote';
@@ -21,7 +23,7 @@ const Band = ({ of: { value, half90 } }: { of: { value: number; half90: number }
 );
 
 /** What this shop's own jobs say of settling beside common practice, and by which of the two it goes. */
-export function LearntList({ first }: { first: LearntLine[] }) {
+export function LearntList({ first, sinking }: { first: LearntLine[]; sinking: readonly Sinking[] }) {
   const [lines, setLines] = useState(first);
   const known = lines.filter((l) => l.seen.length > 0 || l.words.length > 0);
   return (
@@ -30,6 +32,21 @@ export function LearntList({ first }: { first: LearntLine[] }) {
         Heights read again at Follow say by how much a spring settled. What the shop goes by is put into predictions
         from then on and named in their ledgers; those that were stored stay as they are.
       </p>
+      {sinking.length > 0 ? (
+        <ul className="stored" aria-label="Springs that go on sinking">
+          {sinking.map(({ jobId, vehicle, side, chance, rate }) => (
+            <li key={`${jobId}${side}`}>
+              <Marked kind="look">
+                <Link href={`/jobs/${jobId}/follow`} prefetch={false}>
+                  {vehicle}
+                </Link>
+                , {side}: goes on sinking, <Length mm={rate} tenths /> in 1,000 km
+              </Marked>{' '}
+              <span className="muted">{Math.round(100 * chance)} in 100</span>
+            </li>
+          ))}
+        </ul>
+      ) : null}
       {known.length === 0 ? (
         <p className="muted">No job was read over distance yet: common practice is gone by.</p>
       ) : (

@@ -1,5 +1,6 @@
 'use client';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { scoreOf, scores, type Broken, type Score, type ShopRecord } from '@/contracts/record';
 import { type Person } from '@/contracts/person';
@@ -12,6 +13,9 @@ import { Marked } from '../controls/Mark';
 import { PageFrame } from '../frame/PageFrame';
 import { StationTape } from '../frame/StationTape';
 import { Dock, Workbench } from '../frame/Workbench';
+import { call } from '../job/api';
+import { ProblemNote } from '../job/ProblemNote';
+import { useSend } from '../job/useSend';
 import { Length } from '../measured/Figure';
 import { Quantity } from '../measured/Quantity';
 import { TypedField, type Typed } from '../measured/TypedField';
@@ -27,7 +31,7 @@ interface Props {
 
 /** Over all jobs: what is open, how near the foretold heights came, what breaks. */
 export function RecordScreen({ record, people, person }: Props) {
-  const { defects, proven, broken, today } = record;
+  const { defects, broken, today } = record;
   const late = defects.filter((d) => d.dueOn < today).length;
   return (
     <PageFrame
@@ -50,8 +54,12 @@ export function RecordScreen({ record, people, person }: Props) {
               mark: defects.length > 0 ? { kind: 'look', word: String(defects.length) } : undefined,
               children: <Defects record={record} />,
             },
-            { id: 'scores', name: 'foretold and tape', children: <Scores proven={proven} /> },
-            { id: 'expects', name: 'how springs settle', children: <LearntList first={record.learnt} /> },
+            { id: 'scores', name: 'foretold and tape', children: <Scores record={record} /> },
+            {
+              id: 'expects',
+              name: 'how springs settle',
+              children: <LearntList first={record.learnt} sinking={record.sinking} />,
+            },
             {
               id: 'broken',
               name: 'what breaks',
@@ -148,7 +156,9 @@ function Defects({ record: { defects, today } }: { record: ShopRecord }) {
   );
 }
 
-function Scores({ proven }: { proven: ShopRecord['proven'] }) {
+function Scores({ record: { proven, scoresOpen } }: { record: ShopRecord }) {
+  const router = useRouter();
+  const { busy, problem, run } = useSend();
   if (proven.length === 0) return <p className="muted">It fills with the first height that is read after a work.</p>;
   const own = proven.filter((p) => p.own);
   const groups: { name: string; rows: Score[] }[] = [
@@ -156,6 +166,9 @@ function Scores({ proven }: { proven: ShopRecord['proven'] }) {
       name: 'all and yours',
       rows: [scoreOf('the shop', proven), ...(own.length > 0 ? [scoreOf('foretold by you', own)] : [])],
     },
+    ...(scoresOpen
+      ? [{ name: 'by who foretold it', rows: scores(proven, (p) => (p.person === null ? [] : [p.person])) }]
+      : []),
     { name: 'by what carries the axle', rows: scores(proven, (p) => [SUSPENSIONS[p.suspension]]) },
     { name: 'by what was changed', rows: scores(proven, (p) => p.kinds.map((k) => CHANGE_WORDS[k] ?? k)) },
   ];
@@ -202,9 +215,26 @@ function Scores({ proven }: { proven: ShopRecord['proven'] }) {
         ))}
       </table>
       <p className="muted small">
-        Rule of thumb: a block gives its height, a shackle half of what it is longer, an added leaf its thickness. Yours
-        are seen by you alone. A band should hold nine heights in ten; with few of them that says little.
+        Rule of thumb: a block gives its height, a shackle half of what it is longer, an added leaf its thickness.{' '}
+        {scoresOpen ? 'Everybody here sees everybody’s.' : 'Yours are seen by you alone.'} A band should hold nine
+        heights in ten; with few of them that says little.
       </p>
+      <div className="acts">
+        <button
+          type="button"
+          className="act quiet"
+          disabled={busy}
+          onClick={() =>
+            void run(async () => {
+              await call('/api/scores', 'PUT', { open: !scoresOpen });
+              router.refresh();
+            })
+          }
+        >
+          {scoresOpen ? 'Show each only their own again' : 'Show everybody’s to all, as the owner'}
+        </button>
+      </div>
+      <ProblemNote problem={problem} />
     </div>
   );
 }

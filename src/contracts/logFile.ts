@@ -20,6 +20,8 @@ export interface LogRow {
   line: number;
   /** A cell by its column; empty where there is none. */
   at: (column: string) => string;
+  /** Whether the file has such a column. */
+  has: (column: string) => boolean;
 }
 export interface LogFault {
   line: number;
@@ -49,7 +51,14 @@ export function readLogFile(text: string): { log: LogId; rows: LogRow[] } | { fa
         },
       ],
     };
-  return { log, rows: data.map((row, k) => ({ line: k + 2, at: (column) => plain(row[column] ?? '') })) };
+  return {
+    log,
+    rows: data.map((row, k) => ({
+      line: k + 2,
+      at: (column) => plain(row[column] ?? ''),
+      has: (column) => fields.has(column),
+    })),
+  };
 }
 
 /** What came of a log that was taken in. */

@@ -155,6 +155,11 @@ test('a damaged, newer or hostile bundle changes nothing and says why; the comma
       /hold together/,
     ],
     [
+      'a prediction of no kind',
+      await changed((b) => void (b.records.prediction![0]!.inputs = { schemaVersion: 2, kind: 'no such' })),
+      /could not be shown/,
+    ],
+    [
       'two jobs',
       await changed((b) => void b.records.job!.push({ ...b.records.job![0]!, id: crypto.randomUUID() })),
       /one job of one vehicle/,

@@ -136,6 +136,12 @@ test('a log goes out and comes in: the same again changes nothing, a new line is
     if (text.trim() === '') continue;
     expect(JSON.parse((await send(text)).said)).toMatchObject({ log: what, added: 0 });
   }
+  // Whatever carries the axle, and where the packs of its sides are unlike.
+  for (let n = 2; n <= 7; n++) {
+    const other = `/api/jobs/5a1e000${n}-0000-4000-8000-000000000f00/log`;
+    const text = await (await request.get(`${other}?what=readings`)).text();
+    expect(await (await request.post(other, { data: { text } })).json()).toMatchObject({ added: 0 });
+  }
   expect(await view()).toEqual(before);
   const outcomes = await (await request.get(`/api/jobs/${JOB}/log?what=outcomes`)).text();
   const bad = 'km,place,cause\r\n61000,front hanger left,rust\r\nnowhere,axle,\r\n61200,,\r\n';

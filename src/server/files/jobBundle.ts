@@ -1,5 +1,6 @@
 // A job as one file that another shop can take in: its records as JSON and its pictures, zipped.
 import { createHash } from 'node:crypto';
+import { ZodError } from 'zod';
 import {
   bundleKindSchema,
   LARGEST_BUNDLE,
@@ -196,9 +197,9 @@ async function keep(tx: Tx, { people, records }: Bundle, pictures: ReadonlyMap<s
     const count = Object.values(records).reduce((sum, rows) => sum + rows.length, 0);
     return { jobId: view.id, vehicle: view.vehicle.name, records: count, pictures: pictures.size, vehicleKnown };
   } catch (error) {
-    throw problemOf(error) && !(error instanceof ProblemError && error.status === 503)
-      ? refused(wordsOf(error))
-      : error;
+    if (error instanceof ZodError) throw refused(`its page could not be shown (${error.issues[0]?.path.join('.')})`);
+    const told = problemOf(error);
+    throw told && told.status < 500 ? refused(wordsOf(error), told.status === 409 ? 409 : 400) : error;
   }
 }
 

@@ -19,6 +19,7 @@ const readings = (view: JobView): Rows =>
       phase: r.phase,
       side: r.side ?? '',
       leaf: leafOf(view, r.leafId),
+      pack: view.own?.leaves.some((l) => l.id === r.leafId) ? (view.own.pack.side ?? '') : '',
       load: stateName(view, r.stateId),
     },
     ...{ typed: r.typed, value: r.value, unit: r.unit, instrument: r.instrument, by: r.person, at: r.takenAt },

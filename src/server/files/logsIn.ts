@@ -57,10 +57,18 @@ const stateOf = (view: JobView, name: string): string =>
 /** How a line is kept; null where it stands there already. */
 type Taken = ((tx: Tx, jobAxleId: string) => Promise<unknown>) | null;
 
-function readingOf(view: JobView, { at }: LogRow): Taken {
+/** Leaves of the pack a line is of: that of one side where the sides are unlike. */
+function leavesOf(view: JobView, { at, has }: LogRow): JobView['leaves'] {
+  if (at('pack') === '' && (has('pack') || !view.own)) return view.leaves;
+  if (view.own?.pack.side === at('pack')) return view.own.leaves;
+  return wrong('The packs of this axle are unlike: the column “pack” must name the side of the one with its own.');
+}
+
+function readingOf(view: JobView, row: LogRow): Taken {
+  const { at } = row;
   const point = pointSchema.safeParse(at('point')).data ?? wrong(`There is no point “${at('point')}”.`);
   const { perLeaf, loaded, rule } = pointOf(point);
-  const leaf = perLeaf ? view.leaves.find((l) => String(l.ordinal) === at('leaf')) : null;
+  const leaf = perLeaf ? leavesOf(view, row).find((l) => String(l.ordinal) === at('leaf')) : null;
   if (leaf === undefined) return wrong(`There is no leaf “${at('leaf')}” in this pack.`);
   const key = {
     ...{ point, phase: oneOf(at('phase'), ['before', 'after'], 'phase') },

@@ -12,6 +12,7 @@ import {
   type BroughtIn,
 } from '@/contracts/bundle';
 import { ProblemError } from '@/contracts/problem';
+import { predictionRecordSchema } from '@/contracts/stored';
 import {
   bundleRows,
   bundleShape,
@@ -179,6 +180,9 @@ async function keep(tx: Tx, { people, records }: Bundle, pictures: ReadonlyMap<s
     for (const row of records[table] ?? [])
       if ('vehicle_id' in row ? row.vehicle_id !== vehicle.id : !axles.has(row.axle_id))
         throw refused(`${table} names another vehicle`);
+  for (const [k, row] of (records.prediction ?? []).entries())
+    if (!predictionRecordSchema.safeParse({ ...row, coreVersion: row.core_version }).success)
+      throw refused(`prediction ${k + 1} could not be shown: its inputs or its result are of no kind known here`);
   if (await isHere(tx, 'job', String(job.id))) throw refused('this job is here already', 409, 'taken');
   const vehicleKnown = await isHere(tx, 'vehicle', String(vehicle.id));
   const persons = new Map<string, string>();

@@ -157,7 +157,7 @@ const MOST_ROWS = 60_000;
 export async function bundleShape(tx: Tx): Promise<BundleShape> {
   const all = (await columnsOf(tx)).filter(leaves);
   const people = new Map<string, string[]>();
-  const records: Record<string, z.ZodType> = {};
+  const records: Record<string, z.ZodType<Row[]>> = {};
   for (const table of BUNDLED) {
     const columns = all.filter((c) => c.table === table);
     people.set(
@@ -175,7 +175,7 @@ export async function bundleShape(tx: Tx): Promise<BundleShape> {
     records[table] = z.array(z.strictObject(row)).max(MOST_ROWS);
   }
   const schema = z.strictObject({ ...bundleHead, records: z.strictObject(records) });
-  return { schema: schema as unknown as z.ZodType<Bundle>, people };
+  return { schema, people };
 }
 
 /** Every row of a job, with ids of people as they are in this shop; times as UTC. */

@@ -145,6 +145,7 @@ test('a picture is made small and upright and stays with its finding; what is no
     .withMetadata({ orientation: 6 })
     .jpeg()
     .toBuffer();
+  await expect(cell.locator('input[type=file]')).toBeEnabled();
   await cell.locator('input[type=file]').setInputFiles({ name: 'hanger.jpg', mimeType: 'image/jpeg', buffer: turned });
   await expect(cell.getByRole('img', { name: /Hangers, right/ })).toBeVisible();
   const view = (await (await request.get(`/api${DEMO.provenInside}`)).json()) as JobView;

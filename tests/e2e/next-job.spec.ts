@@ -158,6 +158,7 @@ test('a log goes out and comes in: the same again changes nothing, a new line is
     .map((cell) => (cell.startsWith('62390') || cell.startsWith('61720') ? '63500 km' : cell));
   writeFileSync(file, `${head}\r\n${line}\r\n${moved.join(',')}\r\n`);
   await page.goto(`${DEMO.provenInside}/prove#hand`);
+  await expect(page.getByLabel('take one in')).toBeEnabled();
   await page.getByLabel('take one in').setInputFiles(file);
   await expect(page.getByText('outcomes: 1 new, 1 as they are')).toBeVisible();
   expect((await view()).settlingHeights).toHaveLength(before.settlingHeights.length + 1);

@@ -74,10 +74,11 @@ test('the shelf goes out as a file and comes in again: line by line, all or noth
   const { rows, problems } = readPartsFile(text);
   expect(problems).toEqual([]);
   expect(rows).toHaveLength(213);
-  const bring = (name: string, content: string) =>
-    page
-      .locator('input[type=file][accept*=csv]')
-      .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(content) });
+  const bring = async (name: string, content: string) => {
+    const input = page.locator('input[type=file][accept*=csv]');
+    await expect(input).toBeEnabled();
+    await input.setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(content) });
+  };
   const report = page.getByTestId('import');
   await bring('same.csv', text);
   await expect(report).toContainText('0 new, 0 changed, 213 as they are');

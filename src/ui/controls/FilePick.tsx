@@ -1,5 +1,6 @@
 'use client';
 import { useId, useRef, type ReactNode } from 'react';
+import { useReady } from '../frame/useReady';
 
 interface Props {
   /** What the file is for; it stands on the button. */
@@ -12,9 +13,10 @@ interface Props {
   onPick: (file: File) => Promise<unknown> | void;
 }
 
-/** A button that asks for a file. The same file may be picked again. */
+/** A button that asks for a file. The same file may be picked again. Before the page's program runs a pick would be lost, so it waits. */
 export function FilePick({ name, working = 'Reading…', accept, busy = false, onPick }: Props) {
   const id = useId();
+  const ready = useReady();
   const input = useRef<HTMLInputElement>(null);
   const take = async (file: File | undefined) => {
     if (!file) return;
@@ -29,7 +31,7 @@ export function FilePick({ name, working = 'Reading…', accept, busy = false, o
         id={id}
         type="file"
         accept={accept}
-        disabled={busy}
+        disabled={busy || !ready}
         className="hidden-word"
         onChange={(event) => void take(event.target.files?.[0])}
       />

@@ -61,6 +61,11 @@ module.exports = {
       'procedure/',
       'suspension/kind',
     ),
+    core(
+      'suspension/transverseLeaf',
+      ...INPUTS,
+      ...['mechanics/leafpack/', 'mechanics/kingpin/', 'prediction/', 'procedure/', 'suspension/kind'],
+    ),
     core('measure', ...SPRINGS),
     core('parts', 'units/'),
     core('inspection', 'units/'),

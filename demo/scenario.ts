@@ -1,4 +1,5 @@
 import { type DemoJob } from './job';
+import { buggy } from './buggy';
 import { potTrailer } from './tandem';
 
 /** An invented island workshop. People, makers and vehicles are made up and plainly so. */
@@ -594,4 +595,4 @@ const tender: DemoJob = {
   ],
 };
 
-export const JOBS: readonly DemoJob[] = [flatbed, trailer, rescue, cart, stores, tender, potTrailer];
+export const JOBS: readonly DemoJob[] = [flatbed, trailer, rescue, cart, stores, tender, potTrailer, buggy];

@@ -3,6 +3,7 @@ import { type PartEdit } from '@/contracts/shelf';
 import { dimensionOf, type PartDimensionId } from '@/core/parts/kinds';
 import { parseMeasured } from '@/core/units/parse';
 import { unsurprised } from '@/core/units/rules';
+import { crossParts } from './crossParts';
 import { pairParts } from './pairParts';
 import { camberOf, leaf, steps, type Given, type PartTexts } from './part';
 
@@ -403,4 +404,5 @@ export const demoParts = (idOf: (n: number) => string): PartEdit[] =>
     ...coils,
     ...coilSpacers,
     ...pairParts,
+    ...crossParts,
   ].map((given, k) => part(given, idOf(k + 1)));

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { type SolvedFacts } from '@/core/fit/mustFit';
 import { SPRING_ENDS } from '@/core/suspension/kind';
 import { type LeafStanding } from '@/core/suspension/longitudinalLeaf/checks';
+import { standingOf } from '@/core/suspension/transverseLeaf/standing';
 import { type KindStanding } from '@/core/suspension/registry';
 import { hubDrop, worstTravel, type HubTravel } from '@/core/travel/hubTravel';
 
@@ -29,6 +30,13 @@ const pair = z.object({
   step: z.object({ up: z.number(), down: z.number() }).nullable(),
 });
 
+const numbers = z.array(z.number());
+const half = z.object({ reach: z.number(), camber: z.number().nullable() });
+const cross = z.object({
+  old: half.nullable(),
+  built: half.extend({ peakStress: numbers, clampStress: numbers, nominalStress: numbers }),
+});
+
 const stored = z.object({
   ubolt: z.unknown(),
   left: travel,
@@ -38,6 +46,7 @@ const stored = z.object({
   nominal: stresses,
   coils: z.array(coil),
   pair: z.array(pair),
+  cross: z.array(cross).default([]),
 });
 
 /** What a stored prediction says of what must fit, out of its immutable result; empty where an older core did not say. */
@@ -48,9 +57,10 @@ export const factsSchema = stored.transform(({ left, right, ...kinds }): SolvedF
 
 /** What the kind's checks hang on; which kind it is of shows in what there is. */
 function ownOf(kinds: Omit<z.infer<typeof stored>, 'left' | 'right'>): KindStanding {
-  const { ubolt, working, clamped, nominal, coils, pair } = kinds;
+  const { ubolt, working, clamped, nominal, coils, pair, cross } = kinds;
   if (coils.length > 0) return { kind: 'coilBeam', of: coils };
   if (pair.length > 0) return { kind: 'tandemEqualizer', of: pair };
+  if (cross.length > 0) return { kind: 'transverseLeaf', of: cross.map(({ old, built }) => standingOf(old, built)) };
   return {
     kind: 'longitudinalLeaf',
     of: {

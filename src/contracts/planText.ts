@@ -42,6 +42,17 @@ export function changeText(change: ChangeRow): string {
       return part ?? `risers ${mm(change.heightTyped)}`;
     case 'hitch':
       return `coupling ${change.by < 0 ? 'lower' : 'higher'} by ${mm(change.byTyped.replace(/^[-−–]\s*/, ''))}`;
+    case 'crossSpring':
+      return part ?? `another spring across, ${change.leaves} leaves of ${mm(change.thicknessTyped)}`;
+    case 'spindles':
+      return (
+        part ??
+        (change.left === change.right
+          ? `spindles ${mm(change.leftTyped)} lower`
+          : `spindles ${mm(change.leftTyped)} lower left, ${mm(change.rightTyped)} right`)
+      );
+    case 'dropAxle':
+      return part ?? `drop axle ${mm(change.byTyped)}`;
     case 'stopPad':
       return change.height === 0 ? 'pad under the stop out' : (part ?? `stop padded ${mm(change.heightTyped)}`);
     case 'stopCut':

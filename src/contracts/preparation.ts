@@ -41,6 +41,12 @@ function calledOf(change: ChangeRow): Called[] {
       return [about('width', change.width), about('front', change.outer), about('rear', change.inner)];
     case 'rocker':
       return [about('frontArm', change.front), about('rearArm', change.rear)];
+    case 'crossSpring':
+      return [about('width', change.width), about('front', change.half), about('rear', change.half)];
+    case 'spindles':
+      return change.left === change.right ? [about('drop', change.left)] : [];
+    case 'dropAxle':
+      return [about('drop', change.by)];
     case 'shocks':
       return [atMost('closedLength', change.shut), atLeast('openLength', change.open)];
     default:
@@ -53,6 +59,7 @@ const STEP_OF: Partial<Record<ChangeRow['kind'], readonly string[]>> = {
   ...{ addLeaf: ['leafWork'], pack: ['compare'], eyes: ['compare'], block: ['stack'], wedge: ['stack'] },
   ...{ shackle: ['shackleOn', 'packIn'], overAxle: ['stack'], coil: ['coilOn'], spacer: ['spacer'] },
   ...{ springs: ['shackleOn'], rocker: ['rockerOn'], slipper: ['rockerOn'], riser: ['stack'] },
+  ...{ crossSpring: ['packIn'], spindles: ['spindleOn'], dropAxle: ['beamIn'] },
   ...{ stopPad: ['stop'], shocks: ['newShock'], ubolts: ['uboltsOn'], line: ['lines'] },
 };
 

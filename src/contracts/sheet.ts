@@ -5,6 +5,8 @@ import { COIL_SHEET } from '@/core/suspension/coilBeam/points';
 import { assembleTandem, type PlannedTandemChange, type TandemAxleSheet } from '@/core/suspension/tandem/assemble';
 import { type TandemKind } from '@/core/suspension/tandem/input';
 import { TANDEM_SHEET } from '@/core/suspension/tandem/points';
+import { assembleCross, type CrossAxleSheet, type PlannedCrossChange } from '@/core/suspension/transverseLeaf/assemble';
+import { CROSS_SHEET } from '@/core/suspension/transverseLeaf/points';
 import { type Assembly } from '@/core/suspension/kind';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { LEAF_SHEET } from '@/core/suspension/longitudinalLeaf/points';
@@ -129,6 +131,18 @@ export function tandemSheetOf<K extends TandemKind>(
   };
 }
 
+/** The same of an axle on one spring across. */
+export function crossSheetOf(view: Around, changes: readonly ChangeRow[] = view.plan.changes): CrossAxleSheet {
+  const common = axleSheetOf(view);
+  const { position, axleClass } = view.axle;
+  return {
+    ...common,
+    readings: ofPoints(common.readings, CROSS_SHEET),
+    axle: { position, axleClass },
+    changes: changesOfKind('transverseLeaf', changes).map((change): PlannedCrossChange => change),
+  };
+}
+
 /** Readings put together, of any kind of axle. */
 export type Assembled = Assembly<AxleInput, PointId>;
 
@@ -137,6 +151,7 @@ const ASSEMBLE: Record<KindId, (view: Around, changes?: readonly ChangeRow[]) =>
   coilBeam: (view, changes) => assembleCoil(coilSheetOf(view, changes)),
   tandemEqualizer: (view, changes) => assembleTandem(tandemSheetOf('tandemEqualizer', view, changes)),
   tandemSlipper: (view, changes) => assembleTandem(tandemSheetOf('tandemSlipper', view, changes)),
+  transverseLeaf: (view, changes) => assembleCross(crossSheetOf(view, changes)),
 };
 export function assembledOf(view: Around, changes?: readonly ChangeRow[]): Assembled {
   const made = ASSEMBLE[view.axle.suspension](view, changes);

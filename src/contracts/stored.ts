@@ -3,6 +3,7 @@ import { ORIGINS } from '@/core/estimate/estimate';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { type CoilAxleInput } from '@/core/suspension/coilBeam/input';
 import { type TANDEM_KINDS, type TandemAxleInput } from '@/core/suspension/tandem/input';
+import { type CrossAxleInput } from '@/core/suspension/transverseLeaf/input';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { LEAF_ROLES, SEAT_SHAPES, type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { SETTLING_IDS } from '@/core/vehicle/settling';
@@ -233,6 +234,55 @@ const tandemInput = <K extends (typeof TANDEM_KINDS)[number]>(kind: K) =>
 const rockerInput: z.ZodType<TandemAxleInput<'tandemEqualizer'>> = tandemInput('tandemEqualizer');
 const slipperInput: z.ZodType<TandemAxleInput<'tandemSlipper'>> = tandemInput('tandemSlipper');
 
+const crossSpring = z.object({
+  leaves: z.number(),
+  full: z.number(),
+  width: estimate,
+  thickness: estimate,
+  shortest: estimate,
+  rateFactor: estimate,
+});
+const crossSide = z.object({
+  height: estimate.nullable(),
+  spring: z
+    .object({
+      ...{ load: estimate, half: estimate, drop: estimate },
+      second: z.object({ extra: estimate, lower: estimate }).nullable(),
+    })
+    .nullable(),
+});
+const crossInput: z.ZodType<CrossAxleInput> = z.object({
+  schemaVersion: z.literal(2),
+  kind: z.literal('transverseLeaf'),
+  rolled: z.boolean(),
+  spring: crossSpring.nullable(),
+  broken: z.number().nullable(),
+  clamp: estimate,
+  inactive: estimate,
+  friction: estimate,
+  upright: z.union([z.literal('beam'), z.object({ arm: estimate, slope: estimate, kingpin: estimate })]).nullable(),
+  sides: z.object({ left: crossSide, right: crossSide }),
+  tyreRate: estimate,
+  lipOverBase: estimate.exactOptional(),
+  changes: z.array(
+    z.discriminatedUnion('kind', [
+      z.object({
+        kind: z.literal('crossSpring'),
+        spring: crossSpring,
+        half: estimate,
+        free: estimate,
+        used: z.boolean(),
+      }),
+      z.object({ kind: z.literal('spindles'), left: estimate, right: estimate }),
+      z.object({ kind: z.literal('dropAxle'), by: estimate }),
+    ]),
+  ),
+  hanging: z.number().exactOptional(),
+  states: z.array(z.object({ id: z.string(), name: z.string(), extraMass: estimate })),
+  afterReading: z.number(),
+  expects: expects.exactOptional(),
+});
+
 type Raw = Record<string, unknown>;
 /** From each version to the next. */
 const UP: Record<number, (was: Raw) => Raw> = {
@@ -252,7 +302,10 @@ function lifted(stored: unknown): unknown {
 }
 
 /** An immutable input, lifted to the schema of today. */
-export const storedInputSchema = z.preprocess(lifted, z.union([leafInput, coilInput, rockerInput, slipperInput]));
+export const storedInputSchema = z.preprocess(
+  lifted,
+  z.union([leafInput, coilInput, rockerInput, slipperInput, crossInput]),
+);
 
 /** What is stored of an answer. */
 export interface NewResult {

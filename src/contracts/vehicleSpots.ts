@@ -51,7 +51,7 @@ export function vehicleSpots(view: AxleView, rows: readonly FitRow[]): Spot[] {
     if (id === 'load') return read(['padLoad', 'axleLoad']) ? 'done' : 'untouched';
     if (found.includes('stop')) return 'stop';
     if (found.includes('replace')) return 'look';
-    return read(['loadedArch', 'freeArch', 'coilLength', 'pairArchFront']) ? 'done' : 'untouched';
+    return read(['loadedArch', 'freeArch', 'coilLength', 'pairArchFront', 'crossDrop']) ? 'done' : 'untouched';
   };
   return SPOTS.filter((id) => id !== 'ubolts' || view.axle.suspension === 'longitudinalLeaf').map((id) => ({
     id,

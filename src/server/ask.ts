@@ -117,6 +117,7 @@ const MADE_OF: Record<KindId, { counted: string | null; once: readonly string[] 
   coilBeam: { counted: null, once: ['coil', 'spacer'] },
   tandemEqualizer: { counted: null, once: ['spring', 'rocker', 'tube', 'perch'] },
   tandemSlipper: { counted: null, once: ['spring', 'slipper', 'tube', 'perch'] },
+  transverseLeaf: { counted: null, once: ['spring', 'spindle'] },
 };
 
 /** Whether somebody has looked at an axle far enough to work on it. */

@@ -3,7 +3,7 @@ import { type PointId } from './points';
 /** Frame, axle and steering: no work on the springs changes these. */
 const STAYS: readonly PointId[] = [
   ...(['unsprungMass', 'trackWidth', 'springBase', 'tyreRate', 'otherAxleRate', 'tubeDiameter'] as const),
-  ...(['axleSpacing', 'pairTube'] as const),
+  ...(['axleSpacing', 'pairTube', 'crossClamp', 'upperArm', 'kingpinLength'] as const),
   ...(['coilLean', 'coilArm', 'hubArm', 'jointMost', 'shaftLength', 'hubTrack', 'treadDiameter'] as const),
   ...(['steeringArm', 'tieRodLead', 'dragLink', 'padSpread', 'hangerSpread', 'massHeight'] as const),
   ...(['toeLeast', 'toeMost', 'casterLeast', 'casterMost'] as const),
@@ -15,6 +15,7 @@ const OF_SPRING: readonly PointId[] = [
   ...(['leafThickness', 'leafFront', 'leafRear', 'formedFlat', 'leafTip', 'clipFront', 'clipRear'] as const),
   ...(['coilWire', 'coilOutside', 'coilTurns', 'pairLeaves', 'pairWidth', 'pairThickness', 'pairOuter'] as const),
   ...(['pairInner', 'pairFull', 'pairSeat'] as const),
+  ...(['crossLeaves', 'crossWidth', 'crossThickness', 'crossHalf', 'crossFull', 'crossShort'] as const),
 ];
 
 /** What stands round the spring and was made to one drawing. */

@@ -8,6 +8,7 @@ import { TRAVEL_POINTS } from '../sheet/travel';
 import { WHEEL_POINTS } from '../sheet/wheels';
 import { COIL_POINTS } from '../suspension/coilBeam/points';
 import { TANDEM_POINTS } from '../suspension/tandem/points';
+import { CROSS_POINTS } from '../suspension/transverseLeaf/points';
 import { LEAF_POINTS } from '../suspension/longitudinalLeaf/points';
 
 /** Every point that can be measured, of any kind of axle, in measuring order: those of every axle, then those of each kind. */
@@ -16,6 +17,7 @@ export const POINTS = {
   ...LEAF_POINTS,
   ...COIL_POINTS,
   ...TANDEM_POINTS,
+  ...CROSS_POINTS,
   ...TRAVEL_POINTS,
   ...DRIVELINE_POINTS,
   ...BUSH_POINTS,

@@ -52,6 +52,7 @@ export const PART_DIMENSIONS = {
   frontArm: { name: 'arm to the front spring', rule: lengthRule(30, 600, 110), hint: 'pivot to pin, level' },
   rearArm: { name: 'arm to the rear spring', rule: lengthRule(30, 600, 110), hint: 'pivot to pin, level' },
   pinsBelow: { name: 'pins below the pivot', rule: lengthRule(-150, 200), hint: 'minus above it' },
+  drop: { name: 'drop', rule: lengthRule(2, 300, 50), hint: 'wheel’s centre lower than on the standard part' },
   // Derived from the leaves.
   leafCount: { name: 'leaves', rule: { dimension: 'count', unit: 'count', min: 1, max: 30 } },
   thickness: { name: 'thickness', rule: lengthRule(1, 300, 45) },
@@ -221,6 +222,24 @@ export const PART_KINDS = {
     plural: 'rockers',
     leaves: 'none',
     dimensions: ['frontArm', 'rearArm', 'pinsBelow', 'bore'],
+    forms: [],
+  },
+  spindle: {
+    name: 'lifted spindle',
+    plural: 'lifted spindles',
+    leaves: 'none',
+    dimensions: ['drop', 'bore'],
+    forms: [
+      { id: 'left', name: 'left' },
+      { id: 'right', name: 'right' },
+      { id: 'pair', name: 'left and right as a pair' },
+    ],
+  },
+  dropAxle: {
+    name: 'drop axle',
+    plural: 'drop axles',
+    leaves: 'none',
+    dimensions: ['drop', 'length', 'bore'],
     forms: [],
   },
   coilSpacer: {

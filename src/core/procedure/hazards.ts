@@ -6,7 +6,7 @@ const out = (facts: Facts, place: string): boolean => facts[place] === 'out';
 const either = (fn: (side: string) => boolean): boolean => SIDES.some(fn);
 
 /** What holds a spring to the vehicle, by place; the last of them undone lets go what is in it. */
-const HOLDS_SPRING = ['ubolts', 'front', 'shackle', 'seat', 'rocker'];
+const HOLDS_SPRING = ['ubolts', 'front', 'shackle', 'seat', 'rocker', 'eye'];
 
 /**
  * What no order of work may pass through, whatever the suspension: the cautions of the trade on support and stored energy. Common practice;

@@ -13,6 +13,7 @@ const KINDS = {
   coilBeam: ['coil', 'spacer', ...BESIDE],
   tandemEqualizer: ['springs', 'shackle', 'rocker', 'slipper', 'riser', 'overAxle', 'hitch', ...BESIDE],
   tandemSlipper: ['springs', 'slipper', 'riser', 'overAxle', 'hitch', ...BESIDE],
+  transverseLeaf: ['crossSpring', 'spindles', 'dropAxle', ...BESIDE],
 } as const satisfies Partial<Record<KindId, readonly string[]>>;
 
 const job = fc.constantFrom(...(Object.keys(KINDS) as (keyof typeof KINDS)[])).chain((kind) =>
@@ -110,6 +111,7 @@ test('nothing planned is left out: what is planned besides shows in what is done
     },
     coilBeam: { of: 'coil', with: ['spacer'] },
     tandemEqualizer: { of: 'springs', with: ['shackle', 'rocker', 'slipper', 'riser', 'overAxle', 'hitch'] },
+    transverseLeaf: { of: 'crossSpring', with: ['spindles', 'dropAxle'] },
   } as const;
   const silent = Object.entries(besides).flatMap(([kind, { of, with: more }]) =>
     [...more, 'stopPad', 'shocks', 'line']

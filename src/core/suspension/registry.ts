@@ -17,6 +17,7 @@ import { COIL_BEAM, COIL_LINES, type CoilTypes } from './coilBeam/kind';
 import { TANDEM_EQUALIZER, TANDEM_LINES, TANDEM_SLIPPER, type TandemTypes } from './tandem/kind';
 import { LONGITUDINAL_LEAF, type LeafTypes } from './longitudinalLeaf/kind';
 import { LEAF_LINES } from './longitudinalLeaf/lines';
+import { CROSS_LINES, TRANSVERSE_LEAF, type CrossTypes } from './transverseLeaf/kind';
 
 /** Every kind of suspension that can be predicted. A new kind is a folder and a line in each list of this file. */
 interface Kinds {
@@ -24,12 +25,14 @@ interface Kinds {
   coilBeam: CoilTypes;
   tandemEqualizer: TandemTypes<'tandemEqualizer'>;
   tandemSlipper: TandemTypes<'tandemSlipper'>;
+  transverseLeaf: CrossTypes;
 }
 const KINDS: { [K in keyof Kinds]: SuspensionKind<Kinds[K]> } = {
   longitudinalLeaf: LONGITUDINAL_LEAF,
   coilBeam: COIL_BEAM,
   tandemEqualizer: TANDEM_EQUALIZER,
   tandemSlipper: TANDEM_SLIPPER,
+  transverseLeaf: TRANSVERSE_LEAF,
 };
 
 export type KindId = keyof Kinds;
@@ -44,7 +47,7 @@ export type AxleInput = Kinds[KindId]['input'];
 export type AxlePrediction = { [K in KindId]: Prediction<Kinds[K]> }[KindId];
 
 /** What the lines of a ledger may be. */
-export const LEDGER_KINDS = [...FRAME_LINES, ...LEAF_LINES, ...COIL_LINES, ...TANDEM_LINES] as const;
+export const LEDGER_KINDS = [...FRAME_LINES, ...LEAF_LINES, ...COIL_LINES, ...TANDEM_LINES, ...CROSS_LINES] as const;
 
 /** The prediction that an input gives. */
 export type PredictionFor<I extends AxleInput> = I extends AxleInput ? Prediction<Kinds[I['kind']]> : never;
@@ -64,6 +67,8 @@ export function predictAxle(input: AxleInput, ranked = true): Generator<AxlePred
       return predictCentral(KINDS.tandemEqualizer, input, ranked);
     case 'tandemSlipper':
       return predictCentral(KINDS.tandemSlipper, input, ranked);
+    case 'transverseLeaf':
+      return predictCentral(KINDS.transverseLeaf, input, ranked);
   }
 }
 
@@ -98,6 +103,8 @@ export function lacksOf(input: AxleInput): Lack[] {
       return lacks(KINDS.tandemEqualizer, input);
     case 'tandemSlipper':
       return lacks(KINDS.tandemSlipper, input);
+    case 'transverseLeaf':
+      return lacks(KINDS.transverseLeaf, input);
   }
 }
 
@@ -125,6 +132,8 @@ export function bandsOfAxle(
     return predictBands(KINDS.tandemEqualizer, input, prediction, uniform, samples);
   if (input.kind === 'tandemSlipper' && prediction.kind === input.kind)
     return predictBands(KINDS.tandemSlipper, input, prediction, uniform, samples);
+  if (input.kind === 'transverseLeaf' && prediction.kind === input.kind)
+    return predictBands(KINDS.transverseLeaf, input, prediction, uniform, samples);
   throw new CoreError('bad-input', 'prediction', 'this answer is of another kind of suspension than the input');
 }
 
@@ -139,6 +148,8 @@ export function leversOfAxle(input: AxleInput, heights: readonly HeightAt[]): Ge
       return leversOf(KINDS.tandemEqualizer, input, heights);
     case 'tandemSlipper':
       return leversOf(KINDS.tandemSlipper, input, heights);
+    case 'transverseLeaf':
+      return leversOf(KINDS.transverseLeaf, input, heights);
   }
 }
 
@@ -159,6 +170,8 @@ export function settlingIdOf(input: AxleInput): SettlingId {
       return KINDS.tandemEqualizer.settling(input);
     case 'tandemSlipper':
       return KINDS.tandemSlipper.settling(input);
+    case 'transverseLeaf':
+      return KINDS.transverseLeaf.settling(input);
   }
 }
 
@@ -180,6 +193,8 @@ export function askedOf(input: AxleInput): Asked {
       return asked(KINDS.tandemEqualizer, input, pairOf);
     case 'tandemSlipper':
       return asked(KINDS.tandemSlipper, input, pairOf);
+    case 'transverseLeaf':
+      return asked(KINDS.transverseLeaf, input, (s) => (s.kind === 'transverseLeaf' ? s.of : null));
   }
 }
 
@@ -210,6 +225,8 @@ export function standingOf(prediction: AxlePrediction): { own: KindStanding; nos
       return { own: { kind: prediction.kind, of: standing(KINDS.tandemEqualizer, prediction) }, noseUp: undefined };
     case 'tandemSlipper':
       return { own: { kind: prediction.kind, of: standing(KINDS.tandemSlipper, prediction) }, noseUp: undefined };
+    case 'transverseLeaf':
+      return { own: { kind: prediction.kind, of: standing(KINDS.transverseLeaf, prediction) }, noseUp: undefined };
   }
 }
 

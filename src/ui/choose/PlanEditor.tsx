@@ -29,6 +29,8 @@ export function refusalOf(kind: ChangeKind, view: JobView, lines: readonly Draft
   if (kind === 'shackle' && view.pack.rearEnd === 'pad') return 'there is none: the end slides under a pad';
   if ((kind === 'shackle' || kind === 'rocker') && lines.some((line) => line.kind === 'slipper'))
     return 'slippers take its place';
+  if (kind === 'dropAxle' && view.readings.some((r) => r.point === 'upperArm' && r.value >= 20))
+    return 'upper arms stand these wheels up, there is no beam';
   if (kind === 'overAxle' && view.axle.arrangement === 'over') return 'it lies over the axle already';
   return undefined;
 }
@@ -178,7 +180,9 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
                 <AgeChips line={line} onPick={(used) => replace(line.key, { used })} />
               </div>
             ) : null}
-            {line.kind === 'springs' ? <AgeChips line={line} onPick={(used) => replace(line.key, { used })} /> : null}
+            {line.kind === 'springs' || line.kind === 'crossSpring' ? (
+              <AgeChips line={line} onPick={(used) => replace(line.key, { used })} />
+            ) : null}
             {line.kind === 'shackle' && view.axle.suspension === 'longitudinalLeaf' && view.pack.rearEnd === null ? (
               <p>
                 <Marked kind="look">

@@ -61,6 +61,13 @@ const stored: ChangeRow[] = [
   { kind: 'rocker', front: 110, frontTyped: '110', rear: 120, rearTyped: '120', below: -6, belowTyped: '-6' },
   { kind: 'slipper', drop: 116, dropTyped: '116' },
   { kind: 'riser', height: 40, heightTyped: '40' },
+  {
+    ...{ kind: 'crossSpring', leaves: 4, leavesTyped: '4', full: 1, fullTyped: '1', width: 44, widthTyped: '44' },
+    ...{ thickness: 6.4, thicknessTyped: '6.4', half: 378, halfTyped: '378', shortest: 113, shortestTyped: '113' },
+    ...{ free: 84, freeTyped: '84', used: false, source: 'measured' },
+  },
+  { kind: 'spindles', left: 50, leftTyped: '50', right: 50, rightTyped: '50' },
+  { kind: 'dropAxle', by: 75, byTyped: '75' },
   { kind: 'hitch', by: -50, byTyped: '-50' },
   { kind: 'stopPad', height: 20, heightTyped: '20' },
   { kind: 'stopCut', by: 12, byTyped: '12' },

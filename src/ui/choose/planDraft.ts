@@ -148,6 +148,47 @@ export const CHANGES: Record<
     name: 'Coupling higher or lower',
     fields: [{ id: 'by', label: 'Higher by', rule: lengthRule(-400, 400), hint: 'minus is lower' }],
   },
+  crossSpring: {
+    name: 'Another spring across',
+    inHand: 'spring in hand',
+    fields: [
+      { id: 'leaves', label: 'Leaves', rule: countRule(1, 12) },
+      { id: 'full', label: 'Of full length', rule: countRule(1, 12), hint: 'the main leaf counted' },
+      { id: 'width', label: 'Leaf width', rule: lengthRule(25, 130, 45) },
+      { id: 'thickness', label: 'Leaf thickness', rule: lengthRule(3, 25, 7) },
+      { id: 'half', label: 'Centre bolt to eye', rule: lengthRule(150, 900, 380), hint: 'along the main leaf' },
+      { id: 'shortest', label: 'Shortest leaf, half of it', rule: lengthRule(30, 900) },
+      {
+        id: 'free',
+        label: 'Free drop of the eyes',
+        rule: lengthRule(-150, 400, 100),
+        hint: 'eye line to the near face of the main leaf at the bolt, lying free',
+      },
+    ],
+  },
+  spindles: {
+    name: 'Lifted spindles',
+    fields: [
+      {
+        id: 'left',
+        label: 'Left wheel lower by',
+        rule: lengthRule(-150, 300, 50),
+        hint: 'than on the spindle there now',
+      },
+      { id: 'right', label: 'Right wheel lower by', rule: lengthRule(-150, 300, 50) },
+    ],
+  },
+  dropAxle: {
+    name: 'Drop axle',
+    fields: [
+      {
+        id: 'by',
+        label: 'Wheels lower by',
+        rule: lengthRule(-150, 300, 75),
+        hint: 'than on the beam there now, against the spring’s ends',
+      },
+    ],
+  },
   stopPad: {
     name: 'Pad under the bump stop',
     fields: [
@@ -244,7 +285,8 @@ export function completeLine(line: DraftLine): ChangeRow | undefined {
     entries.push(['bend', line.bend]);
   }
   if (line.kind === 'line') entries.push(['item', line.item]);
-  if (line.kind === 'springs') entries.push(['used', line.used ?? false], ['source', line.source]);
+  if (line.kind === 'springs' || line.kind === 'crossSpring')
+    entries.push(['used', line.used ?? false], ['source', line.source]);
   if (line.kind === 'addLeaf') {
     entries.push(['source', line.source]);
     if (line.camberKnown === false && line.source === 'catalogue') entries.push(['camberKnown', false]);
@@ -273,7 +315,9 @@ export function lineOf(change: ChangeRow, index: number): DraftLine {
     ...(change.kind === 'eyes' && { form: change.form }),
     ...(change.kind === 'wedge' && { thick: change.thick }),
     ...(change.kind === 'coil' && { ends: change.ends }),
-    ...((change.kind === 'coil' || change.kind === 'springs') && { used: change.used }),
+    ...((change.kind === 'coil' || change.kind === 'springs' || change.kind === 'crossSpring') && {
+      used: change.used,
+    }),
     ...(change.kind === 'pack' && { pack: change }),
     ...(change.kind === 'line' && { item: change.item }),
     ...(change.kind === 'ubolts' && { bend: change.bend }),

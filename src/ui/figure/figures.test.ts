@@ -8,6 +8,7 @@ import { fit } from '../drawing/scale';
 import { allFields, fieldKey, type FieldAt } from '../measure/fields';
 import { COIL_FIGURES } from '../suspension/coilBeam/coilFigures';
 import { SLIPPER_FIGURES, TANDEM_FIGURES } from '../suspension/tandem/tandemFigures';
+import { CROSS_FIGURES } from '../suspension/transverseLeaf/crossFigures';
 import { clipsFigure } from '../suspension/longitudinalLeaf/clipsFigure';
 import { benchFigure, leavesFigure } from '../suspension/longitudinalLeaf/leafFigures';
 import { TOUCH, type Figure, type Marks } from './marks';
@@ -84,12 +85,15 @@ test.each(CASES)(
   },
 );
 
-test.each(['tandemEqualizer', 'tandemSlipper', 'coilBeam'] as const)(
+test.each(['tandemEqualizer', 'tandemSlipper', 'coilBeam', 'transverseLeaf'] as const)(
   'a sheet of %s: every field has its dimension on the paper, and a finger finds it',
   (suspension) => {
     const leaf = viewOf(empty);
     const view = { ...leaf, leaves: [], axle: { ...leaf.axle, suspension } };
-    const set = { tandemEqualizer: TANDEM_FIGURES, tandemSlipper: SLIPPER_FIGURES, coilBeam: COIL_FIGURES }[suspension];
+    const set = {
+      ...{ tandemEqualizer: TANDEM_FIGURES, tandemSlipper: SLIPPER_FIGURES },
+      ...{ coilBeam: COIL_FIGURES, transverseLeaf: CROSS_FIGURES },
+    }[suspension];
     const values = figureValues(view, 'today', set.standIn?.(view));
     const figures = Object.keys(set.names).flatMap((id) =>
       (set.sided(id, view) ? (['left', 'right'] as const) : (['left'] as const)).flatMap(

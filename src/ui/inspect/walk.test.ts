@@ -3,6 +3,7 @@ import { rulesOf } from '@/core/suspension/registry';
 import { LEAF_WALK } from '../suspension/longitudinalLeaf/walkPlaces';
 import { COIL_WALK } from '../suspension/coilBeam/walkPlaces';
 import { TANDEM_WALK } from '../suspension/tandem/walkPlaces';
+import { CROSS_WALK } from '../suspension/transverseLeaf/walkPlaces';
 import { walked, walkOf, worstOf } from './walk';
 
 type Finding = [rule: string, side: 'left' | 'right' | null, verdict: string];
@@ -18,6 +19,7 @@ test.each([
   ['coilBeam', COIL_WALK],
   ['tandemEqualizer', TANDEM_WALK],
   ['tandemSlipper', TANDEM_WALK],
+  ['transverseLeaf', CROSS_WALK],
 ] as const)('every rule of %s is walked once, numbered from 1', (kind, order) => {
   const spots = walkOf(viewOf(kind, []), order);
   expect(spots.map((s) => s.rule).toSorted()).toEqual([...rulesOf(kind, { rearEnd: null } as never)].toSorted());

@@ -16,4 +16,7 @@ export const CHANGE_WORDS: Readonly<Record<string, string>> = {
   rocker: 'other rocker',
   slipper: 'slipper for rocker',
   riser: 'riser',
+  crossSpring: 'another spring across',
+  spindles: 'lifted spindles',
+  dropAxle: 'drop axle',
 };

@@ -4,6 +4,7 @@ import { type StationProps } from '../frame/JobFrame';
 import { CoilChoose } from './coilBeam/CoilChoose';
 import { LeafChoose } from './longitudinalLeaf/LeafChoose';
 import { TandemChoose } from './tandem/TandemChoose';
+import { CrossChoose } from './transverseLeaf/CrossChoose';
 
 /** Choose of every kind. */
 export const CHOOSE: Record<KindId, ComponentType<StationProps>> = {
@@ -11,4 +12,5 @@ export const CHOOSE: Record<KindId, ComponentType<StationProps>> = {
   coilBeam: CoilChoose,
   tandemEqualizer: TandemChoose,
   tandemSlipper: TandemChoose,
+  transverseLeaf: CrossChoose,
 };

@@ -12,6 +12,9 @@ import { LEAF_WALK } from './longitudinalLeaf/walkPlaces';
 import { TandemAside } from './tandem/TandemAside';
 import { TandemWalk } from './tandem/TandemWalk';
 import { TANDEM_WALK } from './tandem/walkPlaces';
+import { CrossAside } from './transverseLeaf/CrossAside';
+import { CrossWalk } from './transverseLeaf/CrossWalk';
+import { CROSS_WALK } from './transverseLeaf/walkPlaces';
 
 /** What Inspect needs of a kind. */
 interface InspectScreens {
@@ -32,4 +35,5 @@ export const INSPECT: Record<KindId, InspectScreens> = {
   coilBeam: { Stage: CoilWalk, walk: COIL_WALK, Aside: CoilAside },
   tandemEqualizer: TANDEM,
   tandemSlipper: TANDEM,
+  transverseLeaf: { Stage: CrossWalk, walk: CROSS_WALK, Aside: CrossAside },
 };

@@ -4,6 +4,7 @@ import { type StationProps } from '../frame/JobFrame';
 import { CoilMeasure } from './coilBeam/CoilMeasure';
 import { LeafMeasure } from './longitudinalLeaf/LeafMeasure';
 import { TandemMeasure } from './tandem/TandemMeasure';
+import { CrossMeasure } from './transverseLeaf/CrossMeasure';
 
 /** Measure of every kind; a list a station, so that a page loads no other station. */
 export const MEASURE: Record<KindId, ComponentType<StationProps>> = {
@@ -11,4 +12,5 @@ export const MEASURE: Record<KindId, ComponentType<StationProps>> = {
   coilBeam: CoilMeasure,
   tandemEqualizer: TandemMeasure,
   tandemSlipper: TandemMeasure,
+  transverseLeaf: CrossMeasure,
 };

@@ -1,3 +1,4 @@
+import { agreed } from '../../estimate/agree';
 import { draw } from '../../estimate/tree';
 import { type Side } from '../../vehicle/side';
 import { type TandemAxleInput, type TandemKind } from './input';
@@ -25,12 +26,9 @@ export function taughtPair<K extends TandemKind>(
   const said = computed / second.lower.value;
   if (!(said > FAR.least && said < FAR.most))
     return { input, unfit: 'what the frame goes down under the second load does not belong to springs of these sizes' };
-  const ofTape = Math.hypot(second.lower.half90 / second.lower.value, second.extra.half90 / second.extra.value) ** 2;
-  const ofBook = (spring.rateFactor.half90 / spring.rateFactor.value) ** 2;
-  const value = spring.rateFactor.value * said ** (ofBook / (ofBook + ofTape || 1));
-  const half90 = value * Math.sqrt((ofBook * ofTape) / (ofBook + ofTape || 1));
+  const ofTape = Math.hypot(second.lower.half90 / second.lower.value, second.extra.half90 / second.extra.value);
   return {
-    input: { ...input, spring: { ...spring, rateFactor: { value, half90, origin: 'calibrated' } } },
+    input: { ...input, spring: { ...spring, rateFactor: agreed(spring.rateFactor, said, ofTape) } },
     unfit: null,
   };
 }

@@ -50,7 +50,12 @@ module.exports = {
       'procedure/',
       'suspension/kind',
     ),
-    core('suspension/coilBeam', ...INPUTS, 'mechanics/coil/', 'prediction/', 'procedure/', 'suspension/kind'),
+    core(
+      'suspension/coil',
+      ...INPUTS,
+      ...['mechanics/coil/', 'mechanics/swing/', 'bush/', 'fastener/', 'inspection/'],
+      ...['prediction/', 'procedure/', 'suspension/kind'],
+    ),
     core(
       'suspension/tandem',
       ...INPUTS,

@@ -36,6 +36,9 @@ import { prepareJob, stockTools } from './workshop';
 const idOf = (block: number, n: number): string =>
   `5a1e${block.toString(16).padStart(4, '0')}-0000-4000-8000-${n.toString(16).padStart(12, '0')}`;
 
+/** Blocks 8 and 9 are the tools' and the shelf's. */
+const blockOf = (job: number): number => (job < 7 ? job + 1 : job + 9);
+
 /** Facts, readings, findings and plan of one axle of a job. @param id of the axle in its job */
 async function loadAxle(tx: Tx, id: string, demo: DemoAxle, dayId: string, newId: () => string): Promise<void> {
   const first = await loadJob(tx, id);
@@ -246,7 +249,7 @@ async function openDoors(tx: Tx): Promise<void> {
 await withShop(DEMO_SHOP, DEMO_PERSON, async (tx) => {
   if ((await shopPeople(tx)).length > 0) {
     console.log('      demo data are already there');
-    for (const [k, demo] of JOBS.entries()) if (demo.truth) await foretellAnew(tx, demo.truth.seed, k + 1);
+    for (const [k, demo] of JOBS.entries()) if (demo.truth) await foretellAnew(tx, demo.truth.seed, blockOf(k));
     await stockShelf(tx);
     await stockTools(tx, (n) => idOf(8, n));
     await openDoors(tx);
@@ -255,7 +258,7 @@ await withShop(DEMO_SHOP, DEMO_PERSON, async (tx) => {
   await insertShop(tx, SHOP, ZONE);
   for (const [k, name] of PEOPLE.entries()) await insertPerson(tx, k === 0 ? DEMO_PERSON : idOf(0, 0xa1 + k), name);
   await stockTools(tx, (n) => idOf(8, n));
-  for (const [k, demo] of JOBS.entries()) await loadOne(tx, demo, k + 1);
+  for (const [k, demo] of JOBS.entries()) await loadOne(tx, demo, blockOf(k));
   await stockShelf(tx);
   await openDoors(tx);
   console.log(`      demo loaded: ${JOBS.length} jobs of ${SHOP}`);

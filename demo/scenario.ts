@@ -1,5 +1,6 @@
 import { type DemoJob } from './job';
 import { buggy } from './buggy';
+import { postVan, ranger, slipway } from './swings';
 import { potTrailer } from './tandem';
 
 /** An invented island workshop. People, makers and vehicles are made up and plainly so. */
@@ -595,4 +596,16 @@ const tender: DemoJob = {
   ],
 };
 
-export const JOBS: readonly DemoJob[] = [flatbed, trailer, rescue, cart, stores, tender, potTrailer, buggy];
+export const JOBS: readonly DemoJob[] = [
+  flatbed,
+  trailer,
+  rescue,
+  cart,
+  stores,
+  tender,
+  potTrailer,
+  buggy,
+  slipway,
+  postVan,
+  ranger,
+];

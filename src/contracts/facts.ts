@@ -18,7 +18,15 @@ const travel = z
   .nullable()
   .transform((t): { travel: HubTravel | null } => ({ travel: t }));
 
-const coil = z.object({ stress: z.number(), toSolid: z.number(), toLoose: z.number(), straight: z.boolean() });
+const coil = z.object({
+  ...{ stress: z.number(), toSolid: z.number(), toLoose: z.number(), straight: z.boolean() },
+  rate: z.number().exactOptional(),
+  swing: z
+    .object({ gained: z.number(), casterLost: z.number().nullable(), hangs: z.number() })
+    .nullable()
+    .exactOptional(),
+  preload: z.number().nullable().exactOptional(),
+});
 const wheel = z.object({ wheel: z.number(), stress: z.number() });
 const pair = z.object({
   front: wheel,

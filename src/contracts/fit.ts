@@ -9,6 +9,7 @@ import { besidesOf } from './besides';
 import { type Defect } from './defect';
 import { CHECK_NAMES } from './fitText';
 import { drivelineRead, travelKnown } from './travel';
+import { type ChangeKind } from './plan';
 import { partLines, wrongParts } from './preparation';
 import { newUbolts } from './ubolts';
 import { type AxleView } from './job';
@@ -78,8 +79,13 @@ export const checkRows = (
 const TOLD_ONLY: ReadonlySet<string> = new Set(MOVED_ITEMS);
 
 /** Whether the plan puts whole what the inspection found; then the finding does not stand in its way. */
+const MENDS: Readonly<Record<string, readonly ChangeKind[]>> = {
+  leafBroken: ['pack', 'springs', 'crossSpring'],
+  crossEye: ['crossSpring'],
+  coilBroken: ['coil'],
+};
 const mendedByPlan = (view: AxleView, rule: string): boolean =>
-  rule === 'leafBroken' && view.plan.changes.some((c) => c.kind === 'pack');
+  view.plan.changes.some(({ kind }) => MENDS[rule]?.includes(kind));
 
 /**
  * Everything that must fit: the plan's own list, and what the inspection found to be replaced or to stop for. A row that does not
@@ -97,7 +103,7 @@ export function fitRows(
   });
   const rows = checkRows(view, facts, assembled)
     // A broken main leaf is one finding, told by the inspection; here it only says why nothing is solved.
-    .filter((row) => row.item !== 'located' || !mendedByPlan(view, 'leafBroken'))
+    .filter((row) => row.item !== 'located' || !view.plan.changes.some(({ kind }) => kind === 'pack'))
     .map((row) =>
       settled({
         subject: row.item,

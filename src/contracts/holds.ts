@@ -14,6 +14,8 @@ const FINAL: Readonly<Record<string, readonly JointId[]>> = {
   pivotsFinal: ['frontEye', 'shackleFrame', 'shackleEye', 'pairHangerEye', 'rockerShackle'],
   rockerOn: ['rockerPivot'],
   coilFinal: ['coilRetainer'],
+  ...{ beamFinal: ['beamPivot'], bracketOn: ['cableBracket'], camsFinal: ['cams'] },
+  ...{ stemOn: ['stemNut'], unitOn: ['unitTop'], unitFinal: ['unitLower'] },
   ...{ clampFinal: ['crossCentre', 'crossClamp'], eyesFinal: ['crossEye'] },
   ...{ spindleOn: ['kingpin'], tieOn: ['tieRodEnd'] },
   shockTight: ['shockLower'],

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { BENDS } from '@/core/fastener/uboltOrder';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
+import { PIVOT_BUSHES } from '@/core/suspension/coil/input';
 import { type KindId } from '@/core/suspension/registry';
 import { SCHOOLS } from '@/core/selection/schools';
 import { SLACK_ITEMS } from '@/core/travel/survey';
@@ -141,6 +142,17 @@ export const changeSchema = z.discriminatedUnion('kind', [
   }),
   z.object({ kind: z.literal('dropAxle'), by: length(-150, 300), byTyped: typed, ...from }),
   z.object({ kind: z.literal('spacer'), height: length(0, 150), heightTyped: typed, ...from }),
+  z.object({
+    kind: z.literal('perch'),
+    pitch: length(2, 60),
+    pitchTyped: typed,
+    left: z.number().int().min(-20).max(20),
+    leftTyped: typed,
+    right: z.number().int().min(-20).max(20),
+    rightTyped: typed,
+    ...from,
+  }),
+  z.object({ kind: z.literal('pivotBush'), bush: z.enum(PIVOT_BUSHES), ...from }),
   z.object({ kind: z.literal('stopPad'), height: length(0, 200), heightTyped: typed, ...from }),
   z.object({ kind: z.literal('stopCut'), by: length(0, 200), byTyped: typed }),
   z.object({
@@ -182,6 +194,9 @@ export const CHANGE_KINDS = {
   tandemEqualizer: ['springs', 'shackle', 'rocker', 'slipper', 'riser', 'overAxle', 'hitch'],
   tandemSlipper: ['springs', 'slipper', 'riser', 'overAxle', 'hitch'],
   transverseLeaf: ['crossSpring', 'spindles', 'dropAxle'],
+  twinBeam: ['coil', 'spacer', 'pivotBush'],
+  torsionBeam: ['coil', 'spacer', 'pivotBush'],
+  coilOver: ['coil', 'spacer', 'perch'],
 } as const satisfies Record<KindId, readonly ChangeKind[]>;
 export type ChangeOf<K extends KindId> = Extract<ChangeRow, { kind: (typeof CHANGE_KINDS)[K][number] }>;
 /** Whether a plan on an axle of this kind may hold such a change. */

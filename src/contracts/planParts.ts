@@ -6,6 +6,7 @@ import { changeText } from './planText';
 const WANTED: Record<ChangeKind, number> = {
   ...{ addLeaf: 2, removeLeaf: 0, pack: 2, rearch: 0, eyes: 2, block: 2, wedge: 2, shackle: 2, overAxle: 2 },
   ...{ coil: 2, spacer: 2, springs: 2, rocker: 1, slipper: 2, riser: 3, hitch: 0 },
+  ...{ perch: 0, pivotBush: 2 },
   ...{ crossSpring: 1, spindles: 2, dropAxle: 1 },
   ...{ stopPad: 2, stopCut: 0, shocks: 2, ubolts: 4, line: 1 },
 };

@@ -42,6 +42,14 @@ export function changeText(change: ChangeRow): string {
       return part ?? `risers ${mm(change.heightTyped)}`;
     case 'hitch':
       return `coupling ${change.by < 0 ? 'lower' : 'higher'} by ${mm(change.byTyped.replace(/^[-−–]\s*/, ''))}`;
+    case 'perch': {
+      const side = (n: number) => `${Math.abs(n)} ${n < 0 ? 'down' : 'up'}`;
+      return change.left === change.right
+        ? `lower seats ${side(change.left)}, by grooves`
+        : `lower seats by grooves: left ${side(change.left)}, right ${side(change.right)}`;
+    }
+    case 'pivotBush':
+      return part ?? (change.bush === 'turns' ? 'pivot bushes that turn on their sleeves' : 'new bonded pivot bushes');
     case 'crossSpring':
       return part ?? `another spring across, ${change.leaves} leaves of ${mm(change.thicknessTyped)}`;
     case 'spindles':

@@ -57,8 +57,14 @@ function calledOf(change: ChangeRow): Called[] {
 /** The step of the order that takes a planned part, by its name without the side. */
 const STEP_OF: Partial<Record<ChangeRow['kind'], readonly string[]>> = {
   ...{ addLeaf: ['leafWork'], pack: ['compare'], eyes: ['compare'], block: ['stack'], wedge: ['stack'] },
-  ...{ shackle: ['shackleOn', 'packIn'], overAxle: ['stack'], coil: ['coilOn'], spacer: ['spacer'] },
+  ...{
+    shackle: ['shackleOn', 'packIn'],
+    overAxle: ['stack'],
+    coil: ['coilOn', 'perchSet'],
+    spacer: ['spacer', 'perchSet'],
+  },
   ...{ springs: ['shackleOn'], rocker: ['rockerOn'], slipper: ['rockerOn'], riser: ['stack'] },
+  ...{ pivotBush: ['bushIn'], perch: ['perchSet'] },
   ...{ crossSpring: ['packIn'], spindles: ['spindleOn'], dropAxle: ['beamIn'] },
   ...{ stopPad: ['stop'], shocks: ['newShock'], ubolts: ['uboltsOn'], line: ['lines'] },
 };

@@ -1,7 +1,8 @@
 import { type PointId } from '@/core/measure/points';
 import { type AxleSheet, type SheetReading } from '@/core/sheet/reading';
-import { assembleCoil, type CoilAxleSheet } from '@/core/suspension/coilBeam/assemble';
-import { COIL_SHEET } from '@/core/suspension/coilBeam/points';
+import { assembleCoil, type CoilAxleSheet, type PlannedCoilChange } from '@/core/suspension/coil/assemble';
+import { COIL_KINDS, type CoilKind } from '@/core/suspension/coil/input';
+import { COIL_SHEET } from '@/core/suspension/coil/points';
 import { assembleTandem, type PlannedTandemChange, type TandemAxleSheet } from '@/core/suspension/tandem/assemble';
 import { type TandemKind } from '@/core/suspension/tandem/input';
 import { TANDEM_SHEET } from '@/core/suspension/tandem/points';
@@ -99,20 +100,39 @@ export function sheetOf(view: Around, changes: readonly ChangeRow[] = view.plan.
   };
 }
 
-/** The same of an axle on coils. */
-export function coilSheetOf(view: Around, changes: readonly ChangeRow[] = view.plan.changes): CoilAxleSheet {
+/** A line of a coil's plan as the core reads it. */
+const plannedCoil = (change: ChangeOf<CoilKind>): PlannedCoilChange => {
+  switch (change.kind) {
+    case 'spacer':
+      return { kind: 'spacer', height: change.height };
+    case 'pivotBush':
+      return { kind: 'pivotBush', bush: change.bush };
+    default:
+      return change;
+  }
+};
+
+/** The same of an axle on coils, whatever they carry. */
+export function coilSheetOf<K extends CoilKind>(
+  kind: K,
+  view: Around,
+  changes: readonly ChangeRow[] = view.plan.changes,
+): CoilAxleSheet<K> {
   const common = axleSheetOf(view);
   const { position, axleClass } = view.axle;
   return {
     ...common,
+    kind,
     readings: ofPoints(common.readings, COIL_SHEET),
     axle: { position, axleClass },
     ends: view.seen.coilEnds,
-    changes: changesOfKind('coilBeam', changes).map(({ kind, ...change }) =>
-      'height' in change ? { kind: 'spacer', height: change.height } : { kind: 'coil', ...change },
-    ),
+    changes: changesOfKind(kind as CoilKind, changes).map(plannedCoil),
   };
 }
+
+/** The kind of a job's axle on coils; a beam axle for any other. */
+export const coilKindOf = ({ axle }: AxleView): CoilKind =>
+  COIL_KINDS.find((kind) => kind === axle.suspension) ?? 'coilBeam';
 
 /** The same of two axles that stand as one. */
 export function tandemSheetOf<K extends TandemKind>(
@@ -148,7 +168,10 @@ export type Assembled = Assembly<AxleInput, PointId>;
 
 const ASSEMBLE: Record<KindId, (view: Around, changes?: readonly ChangeRow[]) => Assembled> = {
   longitudinalLeaf: (view, changes) => assemble(sheetOf(view, changes)),
-  coilBeam: (view, changes) => assembleCoil(coilSheetOf(view, changes)),
+  coilBeam: (view, changes) => assembleCoil(coilSheetOf('coilBeam', view, changes)),
+  twinBeam: (view, changes) => assembleCoil(coilSheetOf('twinBeam', view, changes)),
+  torsionBeam: (view, changes) => assembleCoil(coilSheetOf('torsionBeam', view, changes)),
+  coilOver: (view, changes) => assembleCoil(coilSheetOf('coilOver', view, changes)),
   tandemEqualizer: (view, changes) => assembleTandem(tandemSheetOf('tandemEqualizer', view, changes)),
   tandemSlipper: (view, changes) => assembleTandem(tandemSheetOf('tandemSlipper', view, changes)),
   transverseLeaf: (view, changes) => assembleCross(crossSheetOf(view, changes)),

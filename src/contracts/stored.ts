@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ORIGINS } from '@/core/estimate/estimate';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
-import { type CoilAxleInput } from '@/core/suspension/coilBeam/input';
+import { PIVOT_BUSHES, type CoilAxleInput, type CoilKind } from '@/core/suspension/coil/input';
 import { type TANDEM_KINDS, type TandemAxleInput } from '@/core/suspension/tandem/input';
 import { type CrossAxleInput } from '@/core/suspension/transverseLeaf/input';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
@@ -147,27 +147,38 @@ const coilSide = z.object({
   height: estimate.nullable(),
   spring: z.object({ load: estimate, length: estimate.nullable() }).nullable(),
 });
-const coilInput: z.ZodType<CoilAxleInput> = z.object({
-  schemaVersion: z.literal(2),
-  kind: z.literal('coilBeam'),
-  rolled: z.boolean(),
-  coil: coil.nullable(),
-  spacer: estimate,
-  ratio: estimate,
-  sides: z.object({ left: coilSide, right: coilSide }),
-  tyreRate: estimate,
-  lipOverBase: estimate.exactOptional(),
-  changes: z.array(
-    z.discriminatedUnion('kind', [
-      z.object({ kind: z.literal('coil'), coil, used: z.boolean() }),
-      z.object({ kind: z.literal('spacer'), height: estimate }),
-    ]),
-  ),
-  hanging: z.number().exactOptional(),
-  states: z.array(z.object({ id: z.string(), name: z.string(), extraMass: estimate })),
-  afterReading: z.number(),
-  expects: expects.exactOptional(),
-});
+const both = z.object({ left: estimate, right: estimate });
+const coilInputOf = <K extends CoilKind>(kind: K) =>
+  z.object({
+    schemaVersion: z.literal(2),
+    kind: z.literal(kind),
+    rolled: z.boolean(),
+    coil: coil.nullable(),
+    spacer: estimate,
+    ratio: estimate,
+    swing: z.object({ arm: estimate, rise: estimate, radius: estimate.nullable() }).exactOptional(),
+    pivotBush: z.object({ shell: z.number(), sleeve: z.number(), length: z.number() }).exactOptional(),
+    open: z.object({ left: estimate.nullable(), right: estimate.nullable() }).exactOptional(),
+    sides: z.object({ left: coilSide, right: coilSide }),
+    tyreRate: estimate,
+    lipOverBase: estimate.exactOptional(),
+    changes: z.array(
+      z.discriminatedUnion('kind', [
+        z.object({ kind: z.literal('coil'), coil, used: z.boolean() }),
+        z.object({ kind: z.literal('spacer'), height: estimate }),
+        both.extend({ kind: z.literal('perch') }),
+        z.object({ kind: z.literal('pivotBush'), bush: z.enum(PIVOT_BUSHES) }),
+      ]),
+    ),
+    hanging: z.number().exactOptional(),
+    states: z.array(z.object({ id: z.string(), name: z.string(), extraMass: estimate })),
+    afterReading: z.number(),
+    expects: expects.exactOptional(),
+  });
+const coilInput: z.ZodType<CoilAxleInput<'coilBeam'>> = coilInputOf('coilBeam');
+const twinInput: z.ZodType<CoilAxleInput<'twinBeam'>> = coilInputOf('twinBeam');
+const trailInput: z.ZodType<CoilAxleInput<'torsionBeam'>> = coilInputOf('torsionBeam');
+const unitInput: z.ZodType<CoilAxleInput<'coilOver'>> = coilInputOf('coilOver');
 
 const pairSpring = z.object({
   leaves: z.number(),
@@ -304,7 +315,7 @@ function lifted(stored: unknown): unknown {
 /** An immutable input, lifted to the schema of today. */
 export const storedInputSchema = z.preprocess(
   lifted,
-  z.union([leafInput, coilInput, rockerInput, slipperInput, crossInput]),
+  z.union([leafInput, coilInput, rockerInput, slipperInput, crossInput, twinInput, trailInput, unitInput]),
 );
 
 /** What is stored of an answer. */

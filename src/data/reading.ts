@@ -50,6 +50,7 @@ const SUBJECT: Partial<Record<NewReading['point'], string>> = {
   coilTurns: 'coil',
   coilFree: 'coil',
   coilSpacer: 'spacer',
+  coilOpen: 'coil',
   pairLeaves: 'spring',
   pairWidth: 'spring',
   pairThickness: 'spring',

@@ -117,6 +117,9 @@ const MADE_OF: Record<KindId, { counted: string | null; once: readonly string[] 
   coilBeam: { counted: null, once: ['coil', 'spacer'] },
   tandemEqualizer: { counted: null, once: ['spring', 'rocker', 'tube', 'perch'] },
   tandemSlipper: { counted: null, once: ['spring', 'slipper', 'tube', 'perch'] },
+  twinBeam: { counted: null, once: ['coil', 'spacer'] },
+  torsionBeam: { counted: null, once: ['coil', 'spacer'] },
+  coilOver: { counted: null, once: ['coil', 'spacer'] },
   transverseLeaf: { counted: null, once: ['spring', 'spindle'] },
 };
 

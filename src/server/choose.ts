@@ -136,6 +136,9 @@ const NEAR = 8;
 /** Axles whose search takes all parts of some kinds; the others' is narrowed by what was measured. */
 const WHOLE_KINDS: Partial<Record<KindId, readonly PartKind[]>> = {
   coilBeam: ['coil', 'coilSpacer'],
+  twinBeam: ['coil', 'coilSpacer'],
+  torsionBeam: ['coil', 'coilSpacer'],
+  coilOver: ['coil', 'coilSpacer'],
   tandemEqualizer: ['pack', 'shackle', 'rocker', 'hanger'],
   tandemSlipper: ['pack', 'hanger'],
   transverseLeaf: ['pack', 'spindle', 'dropAxle'],

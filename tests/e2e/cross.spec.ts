@@ -2,7 +2,7 @@ import { type APIRequestContext } from '@playwright/test';
 import { type JobView } from '@/contracts/job';
 import { expect, openTab, test, typeInto } from './shop';
 
-const BUGGY = '/jobs/5a1e0008-0000-4000-8000-000000000f00';
+const BUGGY = '/jobs/5a1e0010-0000-4000-8000-000000000f00';
 const get = async (request: APIRequestContext, path: string): Promise<JobView> =>
   (await (await request.get(`/api${path}`)).json()) as JobView;
 
@@ -111,8 +111,8 @@ test('the demo’s buggy: a broken leaf is drawn and carries nothing, a new spri
 }) => {
   await page.goto(`${BUGGY}/measure#list`);
   await expect(page.locator('#watch')).toContainText('nothing contradicts');
-  await typeInto(page, 'Clamp down to the eye, left', '80');
-  await expect(page.getByTestId('flags')).toContainText('side to side');
+  await typeInto(page, 'Clamp down to the eye, left', '65');
+  await expect(page.getByTestId('flags')).toContainText('left and right differ');
   await typeInto(page, 'Clamp down to the eye, left', '41');
   await expect(page.getByTestId('flags')).toHaveCount(0);
   await typeInto(page, 'Broken leaf', '1');

@@ -58,6 +58,32 @@ export const JOINTS = {
     pivot: true,
     bolts: PAIRS.flatMap((of) => ['at the rocker', 'at the spring'].map((end) => `${of}, ${end}`)),
   },
+  beamPivot: {
+    name: 'Pivot of the beam',
+    note: 'bonded rubber: at ride height, weight on the wheels',
+    pivot: true,
+    bolts: SIDES,
+  },
+  cableBracket: {
+    name: 'Bracket of the brake cable',
+    note: 'evenly, snug, then to its figure',
+    pivot: false,
+    bolts: SIDES,
+  },
+  unitTop: {
+    name: 'Unit, top nuts',
+    note: '',
+    pivot: false,
+    bolts: SIDES.flatMap((side) => [1, 2, 3].map((n) => `${side}, nut ${n}`)),
+  },
+  unitLower: { name: 'Unit, lower bolt', note: 'weight on the wheels first', pivot: true, bolts: SIDES },
+  stemNut: { name: 'Nut on the stem', note: 'a crow-foot’s length is reckoned in', pivot: false, bolts: SIDES },
+  cams: {
+    name: 'Alignment cams',
+    note: 'on their painted lines, weight on the wheels first',
+    pivot: true,
+    bolts: SIDES.flatMap((side) => ['front', 'rear'].map((at) => `${side}, ${at} cam`)),
+  },
   crossClamp: {
     name: 'Clamp of the spring',
     note: 'centre nut square in its opening first; front and rear pair alike, crosswise',

@@ -367,6 +367,40 @@ export const RULES = {
     ],
     { order: ['tie rod ends', 'cotter pins'] },
   ),
+  pivotBush: seen(
+    'bushes',
+    'Pivot bushes of the beam',
+    'Lever at the pivot; look for rubber torn from its sleeve, a beam that sits off its middle, a bolt that turns in its hole.',
+    [
+      ['sound', 'sound, beam in its middle', 'pass'],
+      ['cracks', 'fine surface cracks', 'watch'],
+      ['torn', 'torn or loose in its shell', 'replace'],
+      ['metal', 'metal on metal, or the bracket torn', 'stop'],
+    ],
+    { source: LAW, pair: true, order: ['pivot bushes, both sides', 'pivot bolts and nuts'] },
+  ),
+  unitTop: seen(
+    'stops',
+    'Top mount of the unit',
+    'A hand on the coil while somebody steers: it must turn without a jerk; rubber whole, nuts there, no rust under it.',
+    [
+      ['sound', 'sound, turns freely', 'pass'],
+      ['worn', 'worn, knocks or binds', 'replace'],
+      ['loose', 'a nut gone, or the tower cracked', 'stop'],
+    ],
+    { pair: true, order: ['top mounts and their bearings, both sides'] },
+  ),
+  cams: seen(
+    'links',
+    'Alignment cams',
+    'Each cam against its bracket: where it stands, whether it has moved, whether its bolt still turns.',
+    [
+      ['free', 'marked, bolt free', 'pass'],
+      ['seized', 'bolt seized in its sleeve', 'service'],
+      ['moved', 'has moved from its mark', 'replace'],
+    ],
+    { order: ['cam bolts, cams and nuts'] },
+  ),
   bush: seen(
     'bushes',
     'Eye and shackle bushes',

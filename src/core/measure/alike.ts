@@ -3,7 +3,7 @@ import { type PointId } from './points';
 /** Frame, axle and steering: no work on the springs changes these. */
 const STAYS: readonly PointId[] = [
   ...(['unsprungMass', 'trackWidth', 'springBase', 'tyreRate', 'otherAxleRate', 'tubeDiameter'] as const),
-  ...(['axleSpacing', 'pairTube', 'crossClamp', 'upperArm', 'kingpinLength'] as const),
+  ...(['axleSpacing', 'pairTube', 'crossClamp', 'upperArm', 'kingpinLength', 'radiusArm', 'perchPitch'] as const),
   ...(['coilLean', 'coilArm', 'hubArm', 'jointMost', 'shaftLength', 'hubTrack', 'treadDiameter'] as const),
   ...(['steeringArm', 'tieRodLead', 'dragLink', 'padSpread', 'hangerSpread', 'massHeight'] as const),
   ...(['toeLeast', 'toeMost', 'casterLeast', 'casterMost'] as const),

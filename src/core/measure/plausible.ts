@@ -1,4 +1,25 @@
+import { AXLE_CLASSES, type AxleClass } from '../sheet/axleClass';
+import { type FieldRule } from '../units/parse';
 import { pointOf, type PointId } from './points';
+
+/** What an axle carries on the ground over its unsprung mass: about 8, from 4 of a light trailer to 11 of a truck. Common practice. */
+const LOAD_OVER_UNSPRUNG = 8;
+
+/** The rule of a point's field on an axle of this class: what is expected of its weights goes by the class, not by a pickup's. */
+export function ruleOn(point: PointId, axleClass: AxleClass): FieldRule {
+  const { rule } = pointOf(point);
+  const { unsprung } = AXLE_CLASSES[axleClass];
+  switch (point) {
+    case 'axleLoad':
+      return { ...rule, expected: LOAD_OVER_UNSPRUNG * unsprung };
+    case 'padLoad':
+      return { ...rule, expected: (LOAD_OVER_UNSPRUNG / 2) * unsprung };
+    case 'unsprungMass':
+      return { ...rule, expected: unsprung };
+    default:
+      return rule;
+  }
+}
 
 /** What a new reading stands far away from. */
 export interface Doubt {

@@ -6,7 +6,7 @@ import { type Point } from '../sheet/point';
 import { DRIVELINE_POINTS } from '../sheet/driveline';
 import { TRAVEL_POINTS } from '../sheet/travel';
 import { WHEEL_POINTS } from '../sheet/wheels';
-import { COIL_POINTS } from '../suspension/coilBeam/points';
+import { COIL_POINTS } from '../suspension/coil/points';
 import { TANDEM_POINTS } from '../suspension/tandem/points';
 import { CROSS_POINTS } from '../suspension/transverseLeaf/points';
 import { LEAF_POINTS } from '../suspension/longitudinalLeaf/points';

@@ -6,7 +6,7 @@ const out = (facts: Facts, place: string): boolean => facts[place] === 'out';
 const either = (fn: (side: string) => boolean): boolean => SIDES.some(fn);
 
 /** What holds a spring to the vehicle, by place; the last of them undone lets go what is in it. */
-const HOLDS_SPRING = ['ubolts', 'front', 'shackle', 'seat', 'rocker', 'eye'];
+const HOLDS_SPRING = ['ubolts', 'front', 'shackle', 'seat', 'rocker', 'eye', 'pivot'];
 
 /**
  * What no order of work may pass through, whatever the suspension: the cautions of the trade on support and stored energy. Common practice;
@@ -57,9 +57,16 @@ export const HAZARDS: readonly Hazard[] = [
   },
 ];
 
+/** A coil inside its damper's unit is pressed by the nut in its middle. */
+export const UNCOMPRESSED: Hazard = {
+  id: 'uncompressed',
+  says: 'The nut that holds the coil on its unit is off and no compressor holds it: it flies.',
+  in: (f) => either((s) => out(f, `stem.${s}`) && f[`compressor.${s}`] !== 'on'),
+};
+
 /** While one side is worked on the other one holds the axle in its place. */
 export const ONE_SIDE: Hazard = {
   id: 'bothSides',
   says: 'Both sides are undone at once: nothing keeps the axle in its place.',
-  in: (f) => SIDES.every((s) => out(f, `ubolts.${s}`) || out(f, `seat.${s}`)),
+  in: (f) => SIDES.every((s) => out(f, `ubolts.${s}`) || out(f, `seat.${s}`) || out(f, `pivot.${s}`)),
 };

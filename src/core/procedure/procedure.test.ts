@@ -14,6 +14,9 @@ const KINDS = {
   tandemEqualizer: ['springs', 'shackle', 'rocker', 'slipper', 'riser', 'overAxle', 'hitch', ...BESIDE],
   tandemSlipper: ['springs', 'slipper', 'riser', 'overAxle', 'hitch', ...BESIDE],
   transverseLeaf: ['crossSpring', 'spindles', 'dropAxle', ...BESIDE],
+  twinBeam: ['coil', 'spacer', 'pivotBush', ...BESIDE],
+  torsionBeam: ['coil', 'spacer', 'pivotBush', ...BESIDE],
+  coilOver: ['coil', 'spacer', 'perch', ...BESIDE],
 } as const satisfies Partial<Record<KindId, readonly string[]>>;
 
 const job = fc.constantFrom(...(Object.keys(KINDS) as (keyof typeof KINDS)[])).chain((kind) =>
@@ -112,6 +115,9 @@ test('nothing planned is left out: what is planned besides shows in what is done
     coilBeam: { of: 'coil', with: ['spacer'] },
     tandemEqualizer: { of: 'springs', with: ['shackle', 'rocker', 'slipper', 'riser', 'overAxle', 'hitch'] },
     transverseLeaf: { of: 'crossSpring', with: ['spindles', 'dropAxle'] },
+    twinBeam: { of: 'coil', with: ['spacer', 'pivotBush'] },
+    torsionBeam: { of: 'coil', with: ['spacer', 'pivotBush'] },
+    coilOver: { of: 'coil', with: ['spacer', 'perch'] },
   } as const;
   const silent = Object.entries(besides).flatMap(([kind, { of, with: more }]) =>
     [...more, 'stopPad', 'shocks', 'line']

@@ -13,7 +13,7 @@ import { COMMON_GROUPS } from '../sheet/common';
 import { type PointGroup } from '../sheet/point';
 import { SIDES, type Side } from '../vehicle/side';
 import { type BuiltState, type KindTypes, type KindSeen, type KindWork, type SuspensionKind } from './kind';
-import { COIL_BEAM, COIL_LINES, type CoilTypes } from './coilBeam/kind';
+import { COIL_BEAM, COIL_LINES, COIL_OVER, TORSION_BEAM, TWIN_BEAM, type CoilTypes } from './coil/kind';
 import { TANDEM_EQUALIZER, TANDEM_LINES, TANDEM_SLIPPER, type TandemTypes } from './tandem/kind';
 import { LONGITUDINAL_LEAF, type LeafTypes } from './longitudinalLeaf/kind';
 import { LEAF_LINES } from './longitudinalLeaf/lines';
@@ -22,10 +22,13 @@ import { CROSS_LINES, TRANSVERSE_LEAF, type CrossTypes } from './transverseLeaf/
 /** Every kind of suspension that can be predicted. A new kind is a folder and a line in each list of this file. */
 interface Kinds {
   longitudinalLeaf: LeafTypes;
-  coilBeam: CoilTypes;
+  coilBeam: CoilTypes<'coilBeam'>;
   tandemEqualizer: TandemTypes<'tandemEqualizer'>;
   tandemSlipper: TandemTypes<'tandemSlipper'>;
   transverseLeaf: CrossTypes;
+  twinBeam: CoilTypes<'twinBeam'>;
+  torsionBeam: CoilTypes<'torsionBeam'>;
+  coilOver: CoilTypes<'coilOver'>;
 }
 const KINDS: { [K in keyof Kinds]: SuspensionKind<Kinds[K]> } = {
   longitudinalLeaf: LONGITUDINAL_LEAF,
@@ -33,6 +36,9 @@ const KINDS: { [K in keyof Kinds]: SuspensionKind<Kinds[K]> } = {
   tandemEqualizer: TANDEM_EQUALIZER,
   tandemSlipper: TANDEM_SLIPPER,
   transverseLeaf: TRANSVERSE_LEAF,
+  twinBeam: TWIN_BEAM,
+  torsionBeam: TORSION_BEAM,
+  coilOver: COIL_OVER,
 };
 
 export type KindId = keyof Kinds;
@@ -52,24 +58,24 @@ export const LEDGER_KINDS = [...FRAME_LINES, ...LEAF_LINES, ...COIL_LINES, ...TA
 /** The prediction that an input gives. */
 export type PredictionFor<I extends AxleInput> = I extends AxleInput ? Prediction<Kinds[I['kind']]> : never;
 
+/**
+ * A kind with an input or an answer of its own. That the two belong together a compiler cannot follow across a union: it is said here,
+ * once, in the types of one kind that stands for any.
+ */
+interface Own {
+  kind: SuspensionKind<LeafTypes>;
+  input: LeafTypes['input'];
+}
+const ownOf = (input: AxleInput): Own => ({ kind: KINDS[input.kind], input }) as unknown as Own;
+
 /** First answer for an axle of any kind, see `predictCentral`. @throws CoreError as there */
 export function predictAxle<I extends AxleInput>(
   input: I,
   ranked?: boolean,
 ): Generator<PredictionFor<I> | undefined, PredictionFor<I>>;
 export function predictAxle(input: AxleInput, ranked = true): Generator<AxlePrediction | undefined, AxlePrediction> {
-  switch (input.kind) {
-    case 'longitudinalLeaf':
-      return predictCentral(KINDS.longitudinalLeaf, input, ranked);
-    case 'coilBeam':
-      return predictCentral(KINDS.coilBeam, input, ranked);
-    case 'tandemEqualizer':
-      return predictCentral(KINDS.tandemEqualizer, input, ranked);
-    case 'tandemSlipper':
-      return predictCentral(KINDS.tandemSlipper, input, ranked);
-    case 'transverseLeaf':
-      return predictCentral(KINDS.transverseLeaf, input, ranked);
-  }
+  const own = ownOf(input);
+  return predictCentral(own.kind, own.input, ranked);
 }
 
 /** What is read of an axle of a kind, group by group in measuring order: what every axle has, then what the kind adds. */
@@ -94,28 +100,14 @@ export const labelOf = (kind: KindId, path: string): string => KINDS[kind].label
 
 /** What a plan still lacks before it can be predicted: a change, or a spring that can be solved. Empty when it can. */
 export function lacksOf(input: AxleInput): Lack[] {
-  switch (input.kind) {
-    case 'longitudinalLeaf':
-      return lacks(KINDS.longitudinalLeaf, input);
-    case 'coilBeam':
-      return lacks(KINDS.coilBeam, input);
-    case 'tandemEqualizer':
-      return lacks(KINDS.tandemEqualizer, input);
-    case 'tandemSlipper':
-      return lacks(KINDS.tandemSlipper, input);
-    case 'transverseLeaf':
-      return lacks(KINDS.transverseLeaf, input);
-  }
-}
-
-export type Lack = 'change' | 'spring';
-const lacks = <T extends KindTypes>(kind: SuspensionKind<T>, input: T['input']): Lack[] => {
-  const needsSpring = input.changes.some((change) => !kind.bySizeAlone(change));
+  const own = ownOf(input);
+  const needsSpring = own.input.changes.some((change) => !own.kind.bySizeAlone(change));
   return [
     ...(input.changes.length === 0 ? ['change' as const] : []),
     ...(needsSpring && !SIDES.some((side) => input.sides[side].spring !== null) ? ['spring' as const] : []),
   ];
-};
+}
+export type Lack = 'change' | 'spring';
 
 /** 90 % bands for an axle of any kind, see `predictBands`. @throws CoreError as there, and for an answer of another kind */
 export function bandsOfAxle(
@@ -124,33 +116,16 @@ export function bandsOfAxle(
   uniform: Uniform,
   samples: number,
 ): Generator<number, Record<Side, Band[] | null>> {
-  if (input.kind === 'longitudinalLeaf' && prediction.kind === input.kind)
-    return predictBands(KINDS.longitudinalLeaf, input, prediction, uniform, samples);
-  if (input.kind === 'coilBeam' && prediction.kind === input.kind)
-    return predictBands(KINDS.coilBeam, input, prediction, uniform, samples);
-  if (input.kind === 'tandemEqualizer' && prediction.kind === input.kind)
-    return predictBands(KINDS.tandemEqualizer, input, prediction, uniform, samples);
-  if (input.kind === 'tandemSlipper' && prediction.kind === input.kind)
-    return predictBands(KINDS.tandemSlipper, input, prediction, uniform, samples);
-  if (input.kind === 'transverseLeaf' && prediction.kind === input.kind)
-    return predictBands(KINDS.transverseLeaf, input, prediction, uniform, samples);
-  throw new CoreError('bad-input', 'prediction', 'this answer is of another kind of suspension than the input');
+  if (prediction.kind !== input.kind)
+    throw new CoreError('bad-input', 'prediction', 'this answer is of another kind of suspension than the input');
+  const own = ownOf(input);
+  return predictBands(own.kind, own.input, prediction as unknown as Prediction<LeafTypes>, uniform, samples);
 }
 
 /** What moves the heights read after the work, for an axle of any kind, see `leversOf`. @throws CoreError as there */
 export function leversOfAxle(input: AxleInput, heights: readonly HeightAt[]): Generator<void, Levers> {
-  switch (input.kind) {
-    case 'longitudinalLeaf':
-      return leversOf(KINDS.longitudinalLeaf, input, heights);
-    case 'coilBeam':
-      return leversOf(KINDS.coilBeam, input, heights);
-    case 'tandemEqualizer':
-      return leversOf(KINDS.tandemEqualizer, input, heights);
-    case 'tandemSlipper':
-      return leversOf(KINDS.tandemSlipper, input, heights);
-    case 'transverseLeaf':
-      return leversOf(KINDS.transverseLeaf, input, heights);
-  }
+  const own = ownOf(input);
+  return leversOf(own.kind, own.input, heights);
 }
 
 /** What settling is expected to take after the work, mm, 90 %, in this shop. */
@@ -161,18 +136,8 @@ export function settlingOfAxle(input: AxleInput): Expected {
 
 /** What of the work settles. */
 export function settlingIdOf(input: AxleInput): SettlingId {
-  switch (input.kind) {
-    case 'longitudinalLeaf':
-      return KINDS.longitudinalLeaf.settling(input);
-    case 'coilBeam':
-      return KINDS.coilBeam.settling(input);
-    case 'tandemEqualizer':
-      return KINDS.tandemEqualizer.settling(input);
-    case 'tandemSlipper':
-      return KINDS.tandemSlipper.settling(input);
-    case 'transverseLeaf':
-      return KINDS.transverseLeaf.settling(input);
-  }
+  const own = ownOf(input);
+  return own.kind.settling(own.input);
 }
 
 /** What of a prediction of a kind its checks hang on, the same whether it was solved just now or stored. */
@@ -182,56 +147,41 @@ export type KindCheck = Kinds[KindId]['check'];
 /** What a plan asks of what must fit, whatever carries the axle. */
 export type Asked = KindWork<KindCheck, KindStanding>;
 
-/** What a plan asks of what must fit. */
+/** Kinds whose predictions tell alike what their checks hang on; a stored one is known by the first of its family. */
+const FAMILY: Record<KindId, KindId> = {
+  longitudinalLeaf: 'longitudinalLeaf',
+  coilBeam: 'coilBeam',
+  tandemEqualizer: 'tandemEqualizer',
+  tandemSlipper: 'tandemEqualizer',
+  transverseLeaf: 'transverseLeaf',
+  twinBeam: 'coilBeam',
+  torsionBeam: 'coilBeam',
+  coilOver: 'coilBeam',
+};
+
+/** What a plan asks of what must fit; the kind's own question is answered only by a prediction of its family. */
 export function askedOf(input: AxleInput): Asked {
-  switch (input.kind) {
-    case 'longitudinalLeaf':
-      return asked(KINDS.longitudinalLeaf, input, (s) => (s.kind === 'longitudinalLeaf' ? s.of : null));
-    case 'coilBeam':
-      return asked(KINDS.coilBeam, input, (s) => (s.kind === 'coilBeam' ? s.of : null));
-    case 'tandemEqualizer':
-      return asked(KINDS.tandemEqualizer, input, pairOf);
-    case 'tandemSlipper':
-      return asked(KINDS.tandemSlipper, input, pairOf);
-    case 'transverseLeaf':
-      return asked(KINDS.transverseLeaf, input, (s) => (s.kind === 'transverseLeaf' ? s.of : null));
-  }
-}
-
-/** Two axles are told alike, whatever joins them before or after. */
-const pairOf = (s: KindStanding) => (s.kind === 'tandemEqualizer' || s.kind === 'tandemSlipper' ? s.of : null);
-
-/** The kind's own question, answered only by a prediction of the same kind. */
-function asked<T extends KindTypes & { check: KindCheck }>(
-  kind: SuspensionKind<T>,
-  input: T['input'],
-  own: (standing: KindStanding) => T['standing'] | null,
-): Asked {
-  const work = kind.work(input);
-  return { ...work, own: (standing) => work.own(standing && own(standing)) };
+  const own = ownOf(input);
+  const work = own.kind.work(own.input);
+  return {
+    ...work,
+    own: (standing) =>
+      work.own(
+        standing && FAMILY[standing.kind] === FAMILY[input.kind] ? (standing.of as LeafTypes['standing']) : null,
+      ),
+  };
 }
 
 /** What a prediction says of what must fit, and how far it turns the axle's nose up. */
 export function standingOf(prediction: AxlePrediction): { own: KindStanding; noseUp: number | undefined } {
-  switch (prediction.kind) {
-    case 'longitudinalLeaf':
-      return {
-        own: { kind: prediction.kind, of: standing(KINDS.longitudinalLeaf, prediction) },
-        noseUp: LONGITUDINAL_LEAF.noseUp?.(builtOf<LeafTypes>(prediction.sides)),
-      };
-    case 'coilBeam':
-      return { own: { kind: prediction.kind, of: standing(KINDS.coilBeam, prediction) }, noseUp: undefined };
-    case 'tandemEqualizer':
-      return { own: { kind: prediction.kind, of: standing(KINDS.tandemEqualizer, prediction) }, noseUp: undefined };
-    case 'tandemSlipper':
-      return { own: { kind: prediction.kind, of: standing(KINDS.tandemSlipper, prediction) }, noseUp: undefined };
-    case 'transverseLeaf':
-      return { own: { kind: prediction.kind, of: standing(KINDS.transverseLeaf, prediction) }, noseUp: undefined };
-  }
+  const kind = KINDS[prediction.kind] as unknown as SuspensionKind<LeafTypes>;
+  const told = prediction as unknown as Prediction<LeafTypes>;
+  const states = builtOf<LeafTypes>(told.sides);
+  return {
+    own: { kind: prediction.kind, of: kind.standing(states, told) } as KindStanding,
+    noseUp: kind.noseUp?.(states),
+  };
 }
-
-const standing = <T extends KindTypes>(kind: SuspensionKind<T>, prediction: Prediction<T>): T['standing'] =>
-  kind.standing(builtOf<T>(prediction.sides), prediction);
 
 /** Both sides in every load state, before and after. */
 const builtOf = <T extends KindTypes>(

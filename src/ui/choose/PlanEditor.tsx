@@ -168,6 +168,18 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
                 onPick={(bend) => replace(line.key, { bend })}
               />
             ) : null}
+            {CHANGES[line.kind].forms === 'pivotBush' ? (
+              <Chips
+                label="The new ones are"
+                shown
+                options={[
+                  { id: 'bonded', name: 'rubber, bonded' },
+                  { id: 'turns', name: 'turning on a sleeve' },
+                ]}
+                value={line.bush ?? null}
+                onPick={(bush) => replace(line.key, { bush })}
+              />
+            ) : null}
             {CHANGES[line.kind].forms === 'coilEnds' ? (
               <div className="facts-row">
                 <Chips

@@ -68,6 +68,8 @@ const stored: ChangeRow[] = [
   },
   { kind: 'spindles', left: 50, leftTyped: '50', right: 50, rightTyped: '50' },
   { kind: 'dropAxle', by: 75, byTyped: '75' },
+  { kind: 'perch', pitch: 10, pitchTyped: '10', left: 3, leftTyped: '3', right: 2, rightTyped: '2' },
+  { kind: 'pivotBush', bush: 'turns' },
   { kind: 'hitch', by: -50, byTyped: '-50' },
   { kind: 'stopPad', height: 20, heightTyped: '20' },
   { kind: 'stopCut', by: 12, byTyped: '12' },

@@ -2,6 +2,7 @@ import { type ChangeKind, type ChangeRow } from '@/contracts/plan';
 import { type FieldRule } from '@/core/units/parse';
 import { countRule, lengthRule, TURNS_RULE } from '@/core/units/rules';
 import { type CoilEnds } from '@/core/mechanics/coil/coil';
+import { type PivotBushKind } from '@/core/suspension/coil/input';
 import { type SlackItem } from '@/core/travel/survey';
 import { type Bend } from '@/core/fastener/uboltOrder';
 import { type EyeForm } from '@/core/mechanics/leafpack/eyes';
@@ -16,10 +17,17 @@ interface PlanField {
   hint?: string;
 }
 
+const GROOVES: FieldRule = { dimension: 'count', unit: 'count', min: -20, max: 20 };
+
 /** What each kind of change asks for. */
 export const CHANGES: Record<
   ChangeKind,
-  { name: string; fields: readonly PlanField[]; forms?: 'eyes' | 'coilEnds' | 'thickEnd' | 'bend'; inHand?: string }
+  {
+    name: string;
+    fields: readonly PlanField[];
+    forms?: 'eyes' | 'coilEnds' | 'thickEnd' | 'bend' | 'pivotBush';
+    inHand?: string;
+  }
 > = {
   addLeaf: {
     name: 'Leaf added',
@@ -148,6 +156,15 @@ export const CHANGES: Record<
     name: 'Coupling higher or lower',
     fields: [{ id: 'by', label: 'Higher by', rule: lengthRule(-400, 400), hint: 'minus is lower' }],
   },
+  perch: {
+    name: 'Lower seats moved',
+    fields: [
+      { id: 'pitch', label: 'Groove to groove', rule: lengthRule(2, 60, 10) },
+      { id: 'left', label: 'Left, grooves up', rule: GROOVES, hint: 'minus is down' },
+      { id: 'right', label: 'Right, grooves up', rule: GROOVES, hint: 'another figure than left sets a lean right' },
+    ],
+  },
+  pivotBush: { name: 'Pivot bushes renewed', fields: [], forms: 'pivotBush' },
   crossSpring: {
     name: 'Another spring across',
     inHand: 'spring in hand',
@@ -258,6 +275,8 @@ export interface DraftLine {
   pack?: PackChange;
   /** Of new U-bolts. */
   bend?: Bend;
+  /** Of pivots. */
+  bush?: PivotBushKind;
   /** Which line between frame and axle is longer. */
   item?: SlackItem;
 }
@@ -271,6 +290,10 @@ export function completeLine(line: DraftLine): ChangeRow | undefined {
     const typed = line.values[id];
     if (!typed) return undefined;
     entries.push([id, typed.value], [`${id}Typed`, typed.typed]);
+  }
+  if (line.kind === 'pivotBush') {
+    if (!line.bush) return undefined;
+    entries.push(['bush', line.bush]);
   }
   if (line.kind === 'wedge') {
     if (!line.thick) return undefined;
@@ -318,6 +341,7 @@ export function lineOf(change: ChangeRow, index: number): DraftLine {
     ...((change.kind === 'coil' || change.kind === 'springs' || change.kind === 'crossSpring') && {
       used: change.used,
     }),
+    ...(change.kind === 'pivotBush' && { bush: change.bush }),
     ...(change.kind === 'pack' && { pack: change }),
     ...(change.kind === 'line' && { item: change.item }),
     ...(change.kind === 'ubolts' && { bend: change.bend }),

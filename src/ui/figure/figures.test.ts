@@ -6,8 +6,9 @@ import { flatbedSheet } from '../../../tests/reference/sheets';
 import { viewOf } from '../../../tests/reference/views';
 import { fit } from '../drawing/scale';
 import { allFields, fieldKey, type FieldAt } from '../measure/fields';
-import { COIL_FIGURES } from '../suspension/coilBeam/coilFigures';
+import { COIL_FIGURES } from '../suspension/coil/coilFigures';
 import { SLIPPER_FIGURES, TANDEM_FIGURES } from '../suspension/tandem/tandemFigures';
+import { coilFiguresOf } from '../suspension/coil/coilFigureSets';
 import { CROSS_FIGURES } from '../suspension/transverseLeaf/crossFigures';
 import { clipsFigure } from '../suspension/longitudinalLeaf/clipsFigure';
 import { benchFigure, leavesFigure } from '../suspension/longitudinalLeaf/leafFigures';
@@ -85,34 +86,40 @@ test.each(CASES)(
   },
 );
 
-test.each(['tandemEqualizer', 'tandemSlipper', 'coilBeam', 'transverseLeaf'] as const)(
-  'a sheet of %s: every field has its dimension on the paper, and a finger finds it',
-  (suspension) => {
-    const leaf = viewOf(empty);
-    const view = { ...leaf, leaves: [], axle: { ...leaf.axle, suspension } };
-    const set = {
-      ...{ tandemEqualizer: TANDEM_FIGURES, tandemSlipper: SLIPPER_FIGURES },
-      ...{ coilBeam: COIL_FIGURES, transverseLeaf: CROSS_FIGURES },
-    }[suspension];
-    const values = figureValues(view, 'today', set.standIn?.(view));
-    const figures = Object.keys(set.names).flatMap((id) =>
-      (set.sided(id, view) ? (['left', 'right'] as const) : (['left'] as const)).flatMap(
-        (side) => set.build(id, { view, values, field, side, stateId: 'today' }) ?? [],
-      ),
-    );
-    const keys = new Set(figures.flatMap((f) => drawn(f, 540).dimensions.map((d) => fieldKey(d.at))));
-    const asked = allFields(view).filter((at) => at.stateId === null || at.stateId === 'today');
-    expect(asked.map(fieldKey).filter((key) => !keys.has(key))).toEqual([]);
-    for (const width of [540, 370]) {
-      expect(confused(figures, width)).toEqual([]);
-      for (const figure of figures)
-        for (const { x, y, path, at } of drawn(figure, width).dimensions) {
-          expect(`${fieldKey(at)} ${path}`).not.toMatch(/NaN|Infinity|undefined/);
-          expect([width, fieldKey(at), x > 10 && x < width - 10 && y > 0]).toEqual([width, fieldKey(at), true]);
-        }
-    }
-  },
-);
+test.each([
+  'tandemEqualizer',
+  'tandemSlipper',
+  'coilBeam',
+  'transverseLeaf',
+  'twinBeam',
+  'torsionBeam',
+  'coilOver',
+] as const)('a sheet of %s: every field has its dimension on the paper, and a finger finds it', (suspension) => {
+  const leaf = viewOf(empty);
+  const view = { ...leaf, leaves: [], axle: { ...leaf.axle, suspension } };
+  const set = {
+    ...{ tandemEqualizer: TANDEM_FIGURES, tandemSlipper: SLIPPER_FIGURES },
+    ...{ coilBeam: COIL_FIGURES, transverseLeaf: CROSS_FIGURES, twinBeam: coilFiguresOf('twinBeam') },
+    ...{ torsionBeam: coilFiguresOf('torsionBeam'), coilOver: coilFiguresOf('coilOver') },
+  }[suspension];
+  const values = figureValues(view, 'today', set.standIn?.(view));
+  const figures = Object.keys(set.names).flatMap((id) =>
+    (set.sided(id, view) ? (['left', 'right'] as const) : (['left'] as const)).flatMap(
+      (side) => set.build(id, { view, values, field, side, stateId: 'today' }) ?? [],
+    ),
+  );
+  const keys = new Set(figures.flatMap((f) => drawn(f, 540).dimensions.map((d) => fieldKey(d.at))));
+  const asked = allFields(view).filter((at) => at.stateId === null || at.stateId === 'today');
+  expect(asked.map(fieldKey).filter((key) => !keys.has(key))).toEqual([]);
+  for (const width of [540, 370]) {
+    expect(confused(figures, width)).toEqual([]);
+    for (const figure of figures)
+      for (const { x, y, path, at } of drawn(figure, width).dimensions) {
+        expect(`${fieldKey(at)} ${path}`).not.toMatch(/NaN|Infinity|undefined/);
+        expect([width, fieldKey(at), x > 10 && x < width - 10 && y > 0]).toEqual([width, fieldKey(at), true]);
+      }
+  }
+});
 
 test('dimensions stand inside the paper', () => {
   for (const width of [540, 370])

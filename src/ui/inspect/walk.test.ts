@@ -1,7 +1,7 @@
 import { type JobView } from '@/contracts/job';
 import { rulesOf } from '@/core/suspension/registry';
 import { LEAF_WALK } from '../suspension/longitudinalLeaf/walkPlaces';
-import { COIL_WALK } from '../suspension/coilBeam/walkPlaces';
+import { COIL_WALK, TRAIL_WALK, TWIN_WALK, UNIT_WALK } from '../suspension/coil/walkPlaces';
 import { TANDEM_WALK } from '../suspension/tandem/walkPlaces';
 import { CROSS_WALK } from '../suspension/transverseLeaf/walkPlaces';
 import { walked, walkOf, worstOf } from './walk';
@@ -20,6 +20,9 @@ test.each([
   ['tandemEqualizer', TANDEM_WALK],
   ['tandemSlipper', TANDEM_WALK],
   ['transverseLeaf', CROSS_WALK],
+  ['twinBeam', TWIN_WALK],
+  ['torsionBeam', TRAIL_WALK],
+  ['coilOver', UNIT_WALK],
 ] as const)('every rule of %s is walked once, numbered from 1', (kind, order) => {
   const spots = walkOf(viewOf(kind, []), order);
   expect(spots.map((s) => s.rule).toSorted()).toEqual([...rulesOf(kind, { rearEnd: null } as never)].toSorted());

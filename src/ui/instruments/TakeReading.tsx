@@ -3,7 +3,8 @@ import { type Live } from '@/contracts/instrument';
 import { type NewReading } from '@/contracts/reading';
 import { parseMeasured } from '@/core/units/parse';
 import { HEIGHT_POINTS } from '@/core/sheet/common';
-import { pointOf, type PointId } from '@/core/measure/points';
+import { type PointId } from '@/core/measure/points';
+import { ruleOn } from '@/core/measure/plausible';
 import { Marked } from '../controls/Mark';
 import { ProblemNote } from '../job/ProblemNote';
 import { type JobHandle } from '../job/useJob';
@@ -60,7 +61,7 @@ function LiveLine({ job, at, rolled, live, quantity, as }: LineProps) {
   const said = live.values.find((v) => v.quantity === quantity);
   const text = said && valueText(said);
   const good = live.state === 'settled' && text !== undefined;
-  const parsed = good ? parseMeasured(text, pointOf(at.point).rule) : undefined;
+  const parsed = good ? parseMeasured(text, ruleOn(at.point, job.view.axle.axleClass)) : undefined;
   const stored = job.view.readings.find((r) => fieldKey({ ...at }) === fieldKey(r) && r.phase === 'before');
   const take = () =>
     void run(async () => {

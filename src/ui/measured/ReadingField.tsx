@@ -3,7 +3,7 @@ import { type ReactNode } from 'react';
 import { readingKey, type NewReading } from '@/contracts/reading';
 import { pointOf, type PointId } from '@/core/measure/points';
 import { type JobHandle } from '../job/useJob';
-import { doubtOf } from '@/core/measure/plausible';
+import { doubtOf, ruleOn } from '@/core/measure/plausible';
 import { useLengthText } from './Figure';
 import { MeasuredInput } from './MeasuredInput';
 import { useQuantityText } from './Quantity';
@@ -40,7 +40,8 @@ const INSTRUMENT: Partial<Record<PointId, NewReading['instrument']>> = {
 
 /** A measured input bound to one point of a job's measuring sheet. */
 export function ReadingField({ job, point, side, leafId, stateId, phase = 'before', rolled = null, ...rest }: Props) {
-  const { rule, label } = pointOf(point);
+  const { label } = pointOf(point);
+  const rule = ruleOn(point, job.view.axle.axleClass);
   const at = { point, phase, side: side ?? null, leafId: leafId ?? null, stateId: stateId ?? null };
   const reading = job.at(at);
   const lengthText = useLengthText();

@@ -16,6 +16,8 @@ export const CHANGE_WORDS: Readonly<Record<string, string>> = {
   rocker: 'other rocker',
   slipper: 'slipper for rocker',
   riser: 'riser',
+  perch: 'seats moved by grooves',
+  pivotBush: 'pivot bushes',
   crossSpring: 'another spring across',
   spindles: 'lifted spindles',
   dropAxle: 'drop axle',

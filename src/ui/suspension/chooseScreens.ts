@@ -1,7 +1,7 @@
 import { type ComponentType } from 'react';
 import { type KindId } from '@/core/suspension/registry';
 import { type StationProps } from '../frame/JobFrame';
-import { CoilChoose } from './coilBeam/CoilChoose';
+import { CoilChoose } from './coil/CoilChoose';
 import { LeafChoose } from './longitudinalLeaf/LeafChoose';
 import { TandemChoose } from './tandem/TandemChoose';
 import { CrossChoose } from './transverseLeaf/CrossChoose';
@@ -10,6 +10,9 @@ import { CrossChoose } from './transverseLeaf/CrossChoose';
 export const CHOOSE: Record<KindId, ComponentType<StationProps>> = {
   longitudinalLeaf: LeafChoose,
   coilBeam: CoilChoose,
+  twinBeam: CoilChoose,
+  torsionBeam: CoilChoose,
+  coilOver: CoilChoose,
   tandemEqualizer: TandemChoose,
   tandemSlipper: TandemChoose,
   transverseLeaf: CrossChoose,

@@ -3,9 +3,9 @@ import { type RuleId } from '@/core/inspection/rules';
 import { type KindId } from '@/core/suspension/registry';
 import { type StageProps } from '../inspect/walk';
 import { type JobHandle } from '../job/useJob';
-import { CoilAside } from './coilBeam/CoilAside';
-import { CoilWalk } from './coilBeam/CoilWalk';
-import { COIL_WALK } from './coilBeam/walkPlaces';
+import { CoilAside } from './coil/CoilAside';
+import { CoilWalk } from './coil/CoilWalk';
+import { COIL_WALK, TRAIL_WALK, TWIN_WALK, UNIT_WALK } from './coil/walkPlaces';
 import { LeafAside } from './longitudinalLeaf/LeafAside';
 import { LeafWalk } from './longitudinalLeaf/LeafWalk';
 import { LEAF_WALK } from './longitudinalLeaf/walkPlaces';
@@ -33,6 +33,9 @@ const TANDEM: InspectScreens = { Stage: TandemWalk, walk: TANDEM_WALK, Aside: Ta
 export const INSPECT: Record<KindId, InspectScreens> = {
   longitudinalLeaf: { Stage: LeafWalk, walk: LEAF_WALK, Aside: LeafAside },
   coilBeam: { Stage: CoilWalk, walk: COIL_WALK, Aside: CoilAside },
+  twinBeam: { Stage: CoilWalk, walk: TWIN_WALK, Aside: CoilAside },
+  torsionBeam: { Stage: CoilWalk, walk: TRAIL_WALK, Aside: CoilAside },
+  coilOver: { Stage: CoilWalk, walk: UNIT_WALK, Aside: CoilAside },
   tandemEqualizer: TANDEM,
   tandemSlipper: TANDEM,
   transverseLeaf: { Stage: CrossWalk, walk: CROSS_WALK, Aside: CrossAside },

@@ -1,7 +1,7 @@
 import { type ComponentType } from 'react';
 import { type KindId } from '@/core/suspension/registry';
 import { type StationProps } from '../frame/JobFrame';
-import { CoilMeasure } from './coilBeam/CoilMeasure';
+import { CoilMeasure } from './coil/CoilMeasure';
 import { LeafMeasure } from './longitudinalLeaf/LeafMeasure';
 import { TandemMeasure } from './tandem/TandemMeasure';
 import { CrossMeasure } from './transverseLeaf/CrossMeasure';
@@ -10,6 +10,9 @@ import { CrossMeasure } from './transverseLeaf/CrossMeasure';
 export const MEASURE: Record<KindId, ComponentType<StationProps>> = {
   longitudinalLeaf: LeafMeasure,
   coilBeam: CoilMeasure,
+  twinBeam: CoilMeasure,
+  torsionBeam: CoilMeasure,
+  coilOver: CoilMeasure,
   tandemEqualizer: TandemMeasure,
   tandemSlipper: TandemMeasure,
   transverseLeaf: CrossMeasure,

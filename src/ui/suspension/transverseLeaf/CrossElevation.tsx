@@ -44,7 +44,7 @@ export function CrossElevation({ old, built, stateName, radius, over }: Props) {
   const s = fit(
     { left: -reach, right: reach, top: high, bottom: low },
     width,
-    { left: 96, right: 96, top: 12 + (over?.top ?? 0), bottom: 40 + (over?.bottom ?? 0) },
+    { left: 132, right: 132, top: 12 + (over?.top ?? 0), bottom: 40 + (over?.bottom ?? 0) },
     tall,
   );
   const spoken = `Spring across from behind, ${stateName}: ${SIDES.flatMap((side) => {

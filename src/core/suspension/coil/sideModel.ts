@@ -10,6 +10,7 @@ import {
   type Coil,
   type CoilEnds,
 } from '../../mechanics/coil/coil';
+import { swingOut, swingTurn } from '../../mechanics/swing/swing';
 import { type Side } from '../../vehicle/side';
 import { type SideModel, type SpringEnd, type SpringFigures } from '../kind';
 import { type CoilAxleInput, type CoilChange, type CoilInput } from './input';
@@ -36,6 +37,24 @@ export interface CoilFigures extends SpringFigures {
   straight: boolean;
   /** For drawing, mm. */
   coil: Coil;
+  /** What swings the hub does; null where nothing swings. */
+  swing: SwingFigures | null;
+  /** Force in the coil with its damper fully open, N; negative where it is loose there by so much. null where that was not read. */
+  preload: number | null;
+}
+
+/** An arm or beam in one load state; what the work gains stands against the same load before it. */
+export interface SwingFigures {
+  /** Slope of the arm, hub down positive, rad. */
+  slope: number;
+  /** Turned by the work, hub down positive, rad: of a beam across that is camber, top outwards. */
+  gained: number;
+  /** Hub further out from its pivot by the work, mm. */
+  out: number;
+  /** Caster lost by the work, rad; null without a radius arm. */
+  casterLost: number | null;
+  /** It still turns down until the coil is loose, rad. */
+  hangs: number;
 }
 
 /** End constant of a coil between an axle that can tilt and a frame. Shigley (from memory). */
@@ -69,7 +88,7 @@ export class CoilSideModel implements SideModel<DrawnChange, CoilFigures> {
   /** @throws CoreError `bad-input` when the sizes are no coil */
   constructor(
     private readonly input: DrawnInput,
-    side: Side,
+    private readonly side: Side,
   ) {
     const spring = input.sides[side].spring;
     this.baseLoad = spring?.load ?? 0;
@@ -98,8 +117,10 @@ export class CoilSideModel implements SideModel<DrawnChange, CoilFigures> {
     return { coil, rate, lengthAt: (force) => free - force / rate };
   }
 
+  /** Everything under or over the coil that makes it stand taller, against the seats as they are: spacers, and the seat moved up its unit. */
   private spacer(changes: readonly DrawnChange[]): number {
-    return changes.findLast((c) => c.kind === 'spacer')?.height ?? this.input.spacer;
+    const perch = changes.findLast((c) => c.kind === 'perch');
+    return (changes.findLast((c) => c.kind === 'spacer')?.height ?? this.input.spacer) + (perch?.[this.side] ?? 0);
   }
 
   private axial(extraLoad: number): number {
@@ -159,7 +180,31 @@ export class CoilSideModel implements SideModel<DrawnChange, CoilFigures> {
       toLoose: (coil.free - length) / ratio,
       straight: staysStraight(coil, ONE_END_TILTS),
       coil,
+      swing: this.swing(changes, extraLoad, (coil.free - length) / ratio),
+      preload: this.preload(changes, coil, rate),
     };
+  }
+
+  private swing(changes: readonly DrawnChange[], extraLoad: number, toLoose: number): SwingFigures | null {
+    const { swing } = this.input;
+    if (!swing) return null;
+    const today = this.rise([], 0);
+    const [before, now] = [this.rise([], extraLoad) - today, this.rise(changes, extraLoad) - today];
+    const there = { arm: swing.arm, rise: swing.rise + now };
+    return {
+      slope: Math.asin(swing.rise / swing.arm) + swingTurn(swing, now),
+      gained: swingTurn(swing, now) - swingTurn(swing, before),
+      out: swingOut(swing, now) - swingOut(swing, before),
+      casterLost: swing.radius === null ? null : (now - before) / swing.radius,
+      hangs: swingTurn(there, Math.max(0, toLoose)),
+    };
+  }
+
+  private preload(changes: readonly DrawnChange[], coil: Coil, rate: number): number | null {
+    const open = this.input.open?.[this.side];
+    if (open === undefined || open === null) return null;
+    const raised = this.spacer(changes) - this.input.spacer;
+    return rate * (coil.free - (open - raised));
   }
 }
 

@@ -7,4 +7,5 @@ export const COIL_POINT_OF: Record<string, CoilPoint> = {
   'sides.left.spring.load': 'padLoad',
   'sides.right.spring.load': 'padLoad',
   'coil.free': 'coilFree',
+  'swing.rise': 'pivotRise',
 };

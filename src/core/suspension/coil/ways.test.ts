@@ -6,7 +6,7 @@ import { type CoilPoint } from './points';
 import { coilRefusal, coilWays, type CoilPart } from './ways';
 
 /** An invented front axle on coils: wire 16, outside 145, 8.5 turns, 280 mm under 1,380 kg. */
-function sheet(more: Partial<Record<CoilPoint, number>> = {}): CoilAxleSheet {
+function sheet(more: Partial<Record<CoilPoint, number>> = {}): CoilAxleSheet<'coilBeam'> {
   const once = { axleLoad: 1380, unsprungMass: 240, coilWire: 16, coilOutside: 145, coilTurns: 8.5, coilSpacer: 0 };
   const sided = { hubToLip: 430, coilLength: 280, ...more };
   const loaded: readonly string[] = ['axleLoad', 'hubToLip', 'coilLength'];
@@ -15,6 +15,7 @@ function sheet(more: Partial<Record<CoilPoint, number>> = {}): CoilAxleSheet {
     stateId: loaded.includes(point) ? 'today' : null,
   });
   return {
+    kind: 'coilBeam',
     axle: { position: 'front', axleClass: 'fourByFourFront' },
     wheelbase: 2900,
     readings: [

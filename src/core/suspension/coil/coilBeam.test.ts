@@ -22,7 +22,8 @@ const read = (
   ...{ point, phase: 'before', side, leafId: null, stateId, value, rolled: point === 'hubToLip' ? true : null },
 });
 /** An invented fire tender's rear axle. */
-const sheet = (changes: PlannedCoilChange[], ...more: SheetReading<CoilPoint>[]): CoilAxleSheet => ({
+const sheet = (changes: PlannedCoilChange[], ...more: SheetReading<CoilPoint>[]): CoilAxleSheet<'coilBeam'> => ({
+  kind: 'coilBeam',
   axle: { position: 'rear', axleClass: 'oneTonRear' },
   wheelbase: 3300,
   ends: 'closedGround',
@@ -56,7 +57,8 @@ const stiffer: PlannedCoilChange = {
     source: 'measured',
   },
 };
-const side = (given: CoilAxleSheet) => finish(predictCentral(COIL_BEAM, assembleCoil(given).input)).sides.left!;
+const side = (given: CoilAxleSheet<'coilBeam'>) =>
+  finish(predictCentral(COIL_BEAM, assembleCoil(given).input)).sides.left!;
 
 test('a swap of coils by hand: new free length less what it gives, against the length that was read', () => {
   const [today, laden] = side(sheet([stiffer])).states;
@@ -124,7 +126,7 @@ test('free length and length under load teach the rate; what no coil could be is
 test('ends that nobody looked at widen the band; a coil that is solid under its load is no answer', () => {
   // What a load takes hangs on the rate of the coil that is there, and that on its dead turns.
   const spacer = sheet([{ kind: 'spacer', height: 20 }]);
-  const bandOf = (given: CoilAxleSheet) => {
+  const bandOf = (given: CoilAxleSheet<'coilBeam'>) => {
     const { input } = assembleCoil(given);
     const prediction = finish(predictCentral(COIL_BEAM, input));
     const bands = finish(predictBands(COIL_BEAM, input, prediction, uniformFrom(3), 400));

@@ -5,11 +5,12 @@ import { type Operation } from '../../procedure/operation';
 import { type Planned, type Procedure } from '../../procedure/procedure';
 import { type Side } from '../../vehicle/side';
 
-function apart(side: Side): Operation[] {
+/** One coil out. @param carries what is let down */
+export function coilApart(side: Side, carries: 'axle' | 'beam'): Operation[] {
   const at = (place: string) => `${place}.${side}`;
   return [
     {
-      ...{ id: at('unload'), side, act: 'Lower the axle, evenly, until the coil turns by hand in its seats' },
+      ...{ id: at('unload'), side, act: `Lower the ${carries}, evenly, until the coil turns by hand in its seats` },
       needs: { axle: ['held'], lines: ['free'], [at('shock')]: ['out'] },
       ...{ gives: { [at('spring')]: 'slack' }, holds: true },
       caution: 'A coil that is still pressed at full droop comes out with a compressor of its size, or not at all.',
@@ -28,7 +29,8 @@ function apart(side: Side): Operation[] {
   ];
 }
 
-function together(side: Side, spacer: boolean): Operation[] {
+/** And in again, until it just takes weight. */
+export function coilTogether(side: Side, spacer: boolean, carries: 'axle' | 'beam'): Operation[] {
   const at = (place: string) => `${place}.${side}`;
   return [
     ...(spacer
@@ -49,13 +51,18 @@ function together(side: Side, spacer: boolean): Operation[] {
       ...{
         id: at('coilSeated'),
         side,
-        act: 'Raise the axle until the coil just takes weight; look that it sits all round, above and below',
+        act: `Raise the ${carries} until the coil just takes weight; look that it sits all round, above and below`,
       },
       ...{ needs: { [at('seat')]: ['run on'] }, gives: { [at('seat')]: 'snug' } },
       caution: 'Fingers out of the coil.',
     },
   ];
 }
+
+export const coilFinal = (side: Side): Operation => ({
+  ...{ id: `coilFinal.${side}`, side, act: 'Clamps or retainers of the coil to their figure, weight on' },
+  ...{ needs: { settled: ['yes'], [`seat.${side}`]: ['snug'] }, gives: { [`seat.${side}`]: 'final' } },
+});
 
 /** The operations of a beam axle on coils. Common practice. */
 export function coilProcedure(planned: readonly Planned[], way: Way): Procedure {
@@ -65,8 +72,8 @@ export function coilProcedure(planned: readonly Planned[], way: Way): Procedure 
   const beside = besidesSpring(planned);
   const order =
     way.sides === 'one'
-      ? each((s) => [...apart(s), ...together(s, spacer)]).flat()
-      : [...each(apart).flat(), ...each((s) => together(s, spacer)).flat()];
+      ? each((s) => [...coilApart(s, 'axle'), ...coilTogether(s, spacer, 'axle')]).flat()
+      : [...each((s) => coilApart(s, 'axle')).flat(), ...each((s) => coilTogether(s, spacer, 'axle')).flat()];
   return {
     start: { ...DRIVEN_IN, 'seat.left': 'tight', 'seat.right': 'tight' },
     operations: [
@@ -74,12 +81,7 @@ export function coilProcedure(planned: readonly Planned[], way: Way): Procedure 
       ...beside.operations,
       ...(springs ? order : []),
       ...getDown((s) => (springs ? { [`seat.${s}`]: ['snug'] } : {})),
-      ...(springs
-        ? each((side): Operation => ({
-            ...{ id: `coilFinal.${side}`, side, act: 'Clamps or retainers of the coil to their figure, weight on' },
-            ...{ needs: { settled: ['yes'], [`seat.${side}`]: ['snug'] }, gives: { [`seat.${side}`]: 'final' } },
-          }))
-        : []),
+      ...(springs ? each(coilFinal) : []),
       ...handOver({ ...beside.done, ...(springs && { 'seat.left': ['final'], 'seat.right': ['final'] }) }),
     ],
     hazards: way.sides === 'one' ? [...HAZARDS, ONE_SIDE] : HAZARDS,

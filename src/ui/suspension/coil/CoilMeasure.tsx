@@ -1,10 +1,10 @@
 'use client';
 import { useMemo } from 'react';
-import { coilSheetOf } from '@/contracts/sheet';
+import { coilKindOf, coilSheetOf } from '@/contracts/sheet';
 import { type GroupId } from '@/core/measure/points';
-import { assembleCoil } from '@/core/suspension/coilBeam/assemble';
-import { COIL_FLAG_RULES, coilConsistency } from '@/core/suspension/coilBeam/consistency';
-import { COIL_POINT_OF } from '@/core/suspension/coilBeam/narrowing';
+import { COIL_FLAG_RULES, coilConsistency } from '@/core/suspension/coil/consistency';
+import { type CoilAxleInput, type CoilKind } from '@/core/suspension/coil/input';
+import { COIL_POINT_OF } from '@/core/suspension/coil/narrowing';
 import { Marked } from '../../controls/Mark';
 import { Sheet } from '../../controls/Sheet';
 import { type StationProps } from '../../frame/JobFrame';
@@ -14,17 +14,18 @@ import { type FieldHooks } from '../../measure/FieldOfSheet';
 import { MeasureSheet, type Extras } from '../../measure/MeasureSheet';
 import { SecondLoad } from '../../measure/SecondLoad';
 import { usePrediction } from '../../prediction/usePrediction';
-import { CoilElevation } from './CoilElevation';
+import { assembledCoil } from './assembledCoil';
+import { CoilDrawing } from './CoilDrawing';
 import { CoilFacts } from './CoilFacts';
-import { COIL_FIGURES } from './coilFigures';
+import { coilFiguresOf } from './coilFigureSets';
 import { CoilFiguresSheet } from './CoilFiguresSheet';
 
 /** Measure, for an axle on coils. */
 export function CoilMeasure({ first, people, person }: StationProps) {
   const job = useJob(first);
   const { view } = job;
-  const sheet = useMemo(() => coilSheetOf(view), [view]);
-  const assembled = useMemo(() => assembleCoil(sheet), [sheet]);
+  const kind = coilKindOf(view);
+  const assembled = useMemo(() => assembledCoil(view), [view]);
   const { input, missing } = assembled;
   const complete = missing.length === 0;
   const planned = input.changes.length > 0;
@@ -44,7 +45,7 @@ export function CoilMeasure({ first, people, person }: StationProps) {
       ),
     [prediction, planned, view.states],
   );
-  const flags = useMemo(() => coilConsistency(sheet), [sheet]);
+  const flags = useMemo(() => coilConsistency(coilSheetOf(kind, view)), [kind, view]);
   const { sides } = input;
   const read = missing.length === 0;
   return (
@@ -53,11 +54,12 @@ export function CoilMeasure({ first, people, person }: StationProps) {
       people={people}
       person={person}
       assembled={assembled}
-      figures={COIL_FIGURES}
+      figures={coilFiguresOf(kind)}
       asks={asks}
       answers={[
         { name: 'seat spacers', ready: Boolean(sides.left.height && sides.right.height), lacks: 'both heights' },
         { name: 'other coils', ready: read, lacks: `${missing.length} readings` },
+        ...OWN[kind](input),
         {
           name: 'rate that was measured, not computed',
           ready: Boolean(input.coil?.free && (sides.left.spring?.length ?? sides.right.spring?.length)),
@@ -80,14 +82,7 @@ export function CoilMeasure({ first, people, person }: StationProps) {
             </p>
           ) : null}
           {state?.old ? (
-            <CoilElevation
-              old={{ figures: state.old, spacer: input.spacer.value }}
-              built={null}
-              side={side}
-              stateName={state.name}
-              before={state.beforeHere}
-              after={null}
-            />
+            <CoilDrawing view={view} input={input} prediction={prediction} side={side} k={0} planned={false} />
           ) : (
             <p className="muted">
               {complete ? 'Drawing…' : 'Its sizes, its length and the load on it make the figure.'}
@@ -101,6 +96,31 @@ export function CoilMeasure({ first, people, person }: StationProps) {
     </MeasureSheet>
   );
 }
+
+interface Answer {
+  name: string;
+  ready: boolean;
+  lacks: string;
+}
+/** What else the readings of a kind answer. */
+const OWN: Record<CoilKind, (input: CoilAxleInput) => Answer[]> = {
+  coilBeam: () => [],
+  twinBeam: ({ swing, pivotBush }) => [
+    { name: 'camber and track', ready: swing?.rise.origin === 'measured', lacks: 'the pivot above the hub' },
+    { name: 'caster', ready: Boolean(swing?.radius), lacks: 'the radius arm' },
+    { name: 'twist of the pivots’ rubber', ready: pivotBush !== undefined, lacks: 'the bush' },
+  ],
+  torsionBeam: ({ pivotBush }) => [
+    { name: 'twist of the pivots’ rubber', ready: pivotBush !== undefined, lacks: 'the bush' },
+  ],
+  coilOver: ({ open }) => [
+    {
+      name: 'whether the coil stays tight at droop',
+      ready: Boolean(open?.left ?? open?.right),
+      lacks: 'the coil with its unit open',
+    },
+  ],
+};
 
 /** What a group of the sheet asks besides its fields. */
 function asks(group: GroupId, job: JobHandle, hooks: FieldHooks): Extras {

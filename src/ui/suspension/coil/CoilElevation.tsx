@@ -1,6 +1,6 @@
 'use client';
 import { type ReactNode } from 'react';
-import { type CoilFigures } from '@/core/suspension/coilBeam/sideModel';
+import { type CoilFigures } from '@/core/suspension/coil/sideModel';
 import { type Side } from '@/core/vehicle/side';
 import { Dimension } from '../../drawing/Dimension';
 import { fit, type Scale } from '../../drawing/scale';
@@ -14,6 +14,8 @@ interface Standing {
   figures: CoilFigures;
   /** Seat spacers, mm. */
   spacer: number;
+  /** Lower seat moved up its unit, mm; negative down. */
+  raised?: number;
 }
 
 interface Props {
@@ -24,17 +26,21 @@ interface Props {
   /** Height before and after in this load state, mm. */
   before: number | null;
   after: number | null;
+  /** What the coil stands on. */
+  stands?: string;
   /** Drawn over it all, with rows of its own above and below, px. */
   over?: { top: number; bottom: number; draw: (s: Scale) => ReactNode };
 }
 
 /** Frame held still; the seat on the axle hangs below it by coil and spacers. */
-const reach = ({ figures, spacer }: Standing): number => figures.length + spacer;
+const reach = ({ figures, spacer, raised = 0 }: Standing): number => figures.length + spacer + raised;
+/** Lower end of the coil. */
+const foot = ({ figures, spacer }: Standing): number => -(figures.length + spacer);
 /** Of the beam under its seat, mm: not measured, drawn only to show which end is the axle. */
 const BEAM = 46;
 
 /** The coil between frame and axle, to scale: as it is in graphite dashes, as it will be solid, in one load state. */
-export function CoilElevation({ old, built, side, stateName, before, after, over }: Props) {
+export function CoilElevation({ old, built, side, stateName, before, after, stands = 'axle', over }: Props) {
   const [box, width, tall] = useRoom<HTMLElement>(720);
   const { lengths } = useView();
   const lengthText = useLengthText();
@@ -65,14 +71,14 @@ export function CoilElevation({ old, built, side, stateName, before, after, over
         aria-label={spoken}
       >
         <FrameAndSeat s={s} half={half} />
-        {built ? <CoilAndBeam s={s} at={old} half={half} look="old" /> : null}
-        <CoilAndBeam s={s} at={shown} half={half} look={built ? 'new' : 'now'} />
+        {built ? <CoilAndBeam s={s} at={old} half={half} look="old" stands={stands} /> : null}
+        <CoilAndBeam s={s} at={shown} half={half} look={built ? 'new' : 'now'} stands={stands} />
         {built ? (
           <Dimension
             s={s}
             at={s.x(-half) - 66}
             from={-old.spacer}
-            to={-reach(old)}
+            to={foot(old)}
             ink="old"
             text={`was ${lengthText(old.figures.length)}`}
           />
@@ -81,13 +87,18 @@ export function CoilElevation({ old, built, side, stateName, before, after, over
           s={s}
           at={s.x(half) + 66}
           from={-shown.spacer}
-          to={-reach(shown)}
+          to={foot(shown)}
           ink={built ? 'new' : 'plain'}
           text={lengthText(shown.figures.length)}
         />
         {shown.spacer > 0 ? (
           <text x={s.x(half) + 84} y={s.y(-shown.spacer / 2) + 5}>
             spacer {lengthText(shown.spacer)}
+          </text>
+        ) : null}
+        {shown.raised ? (
+          <text x={s.x(half) + 84} y={s.y((foot(shown) - reach(shown)) / 2) + 5}>
+            seat {lengthText(Math.abs(shown.raised))} {shown.raised > 0 ? 'up' : 'down'}
           </text>
         ) : null}
         {built ? (
@@ -122,12 +133,24 @@ function FrameAndSeat({ s, half }: { s: Scale; half: number }) {
   );
 }
 
-function CoilAndBeam({ s, at, half, look }: { s: Scale; at: Standing; half: number; look: 'old' | 'new' | 'now' }) {
-  const { figures, spacer } = at;
+function CoilAndBeam({
+  s,
+  at,
+  half,
+  look,
+  stands,
+}: {
+  s: Scale;
+  at: Standing;
+  half: number;
+  look: 'old' | 'new' | 'now';
+  stands: string;
+}) {
+  const { figures, spacer, raised = 0 } = at;
   const ink = look === 'old' ? 'var(--graphite)' : look === 'new' ? 'var(--new)' : 'var(--ink)';
   const dash = look === 'old' ? '5 4' : undefined;
-  const foot = -reach(at);
-  const shapes = strandShapes(figures.coil, figures.length, s, 0, foot, true);
+  const low = -reach(at);
+  const shapes = strandShapes(figures.coil, figures.length, s, 0, foot(at), true);
   const wide = half + 26;
   const line = { fill: 'none', stroke: ink, strokeWidth: look === 'old' ? 1.1 : 1.8, strokeDasharray: dash };
   return (
@@ -144,10 +167,13 @@ function CoilAndBeam({ s, at, half, look }: { s: Scale; at: Standing; half: numb
       {spacer > 0 ? (
         <rect x={s.x(-half)} y={s.y(0)} width={s.x(half) - s.x(-half)} height={spacer * s.perMm} {...line} />
       ) : null}
-      <rect x={s.x(-wide)} y={s.y(foot)} width={s.x(wide) - s.x(-wide)} height={BEAM * s.perMm} rx={4} {...line} />
+      {raised > 0 ? (
+        <rect x={s.x(-half)} y={s.y(foot(at))} width={s.x(half) - s.x(-half)} height={raised * s.perMm} {...line} />
+      ) : null}
+      <rect x={s.x(-wide)} y={s.y(low)} width={s.x(wide) - s.x(-wide)} height={BEAM * s.perMm} rx={4} {...line} />
       {look === 'old' ? null : (
-        <text x={s.x(0)} y={s.y(foot - BEAM / 2) + 5} textAnchor="middle">
-          axle
+        <text x={s.x(0)} y={s.y(low - BEAM / 2) + 5} textAnchor="middle">
+          {stands}
         </text>
       )}
     </g>

@@ -1,7 +1,7 @@
 import { activeTurns, type Coil } from '@/core/mechanics/coil/coil';
 import { type PointId } from '@/core/measure/points';
-import { coilStrands } from '@/core/suspension/coilBeam/elevation';
-import { USUAL_ENDS } from '@/core/suspension/coilBeam/sideModel';
+import { coilStrands } from '@/core/suspension/coil/elevation';
+import { USUAL_ENDS } from '@/core/suspension/coil/sideModel';
 import { type Side } from '@/core/vehicle/side';
 import { type Scale } from '../../drawing/scale';
 import { COMMON_FIGURES, commonFigure, type FigureParts, type FigureSet } from '../../figure/figureSet';

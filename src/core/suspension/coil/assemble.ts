@@ -8,7 +8,7 @@ import { type Point } from '../../sheet/point';
 import { asRead, extraAxleMass, readingAt, type AxleSheet, type Lookup } from '../../sheet/reading';
 import { SIDES, type Side } from '../../vehicle/side';
 import { type Assembly } from '../kind';
-import { type CoilAxleInput, type CoilChange, type CoilSide } from './input';
+import { type CoilAxleInput, type CoilChange, type CoilKind, type CoilSide, type PivotBushKind } from './input';
 import { COIL_SHEET, type CoilPoint } from './points';
 import { otherEnds, USUAL_ENDS } from './sideModel';
 
@@ -24,10 +24,14 @@ export type PlannedCoilChange =
       used: boolean;
       source: 'measured' | 'catalogue';
     }
-  | { kind: 'spacer'; height: number };
+  | { kind: 'spacer'; height: number }
+  /** Grooves up, each side by its own. */
+  | { kind: 'perch'; pitch: number; left: number; right: number }
+  | { kind: 'pivotBush'; bush: PivotBushKind };
 
 /** Everything of one job's axle on coils that a prediction needs. */
-export interface CoilAxleSheet extends AxleSheet<CoilPoint> {
+export interface CoilAxleSheet<K extends CoilKind = CoilKind> extends AxleSheet<CoilPoint> {
+  kind: K;
   axle: { position: 'front' | 'rear'; axleClass: AxleClass };
   /** null when nobody looked. */
   ends: CoilEnds | null;
@@ -41,8 +45,8 @@ const fixed = (value: number): Estimate => ({ value, half90: 0, origin: 'assumed
 const CATALOGUE = { wire: 0.2, outside: 1.5, turns: 0.15, free: 6 } as const;
 
 /** Turns a measuring sheet into the input of a prediction. Every gap is either listed as missing or filled by a default marked assumed. */
-export function assembleCoil(sheet: CoilAxleSheet): Assembly<CoilAxleInput, CoilPoint> {
-  const missing: Assembly<CoilAxleInput, CoilPoint>['missing'] = [];
+export function assembleCoil<K extends CoilKind>(sheet: CoilAxleSheet<K>): Assembly<CoilAxleInput<K>, CoilPoint> {
+  const missing: Assembly<CoilAxleInput<K>, CoilPoint>['missing'] = [];
   const base = sheet.states[0]?.id ?? null;
   const read = (at: Lookup<CoilPoint>): Estimate | undefined => {
     const point: Point = COIL_SHEET[at.point];
@@ -75,11 +79,18 @@ export function assembleCoil(sheet: CoilAxleSheet): Assembly<CoilAxleInput, Coil
     refused: [],
     input: {
       schemaVersion: 2,
-      kind: 'coilBeam',
+      kind: sheet.kind,
       rolled: heights.length > 0 && heights.every((h) => h.rolled === true),
       coil,
       spacer: read({ point: 'coilSpacer' }) ?? fixed(0),
       ratio: ratioOf(read),
+      ...swingOf(sheet.kind, need, read),
+      ...(sheet.kind === 'coilOver' && {
+        open: {
+          left: read({ point: 'coilOpen', side: 'left' }) ?? null,
+          right: read({ point: 'coilOpen', side: 'right' }) ?? null,
+        },
+      }),
       sides: {
         left: { height: read({ point: 'hubToLip', side: 'left' }) ?? null, spring: sides.left },
         right: { height: read({ point: 'hubToLip', side: 'right' }) ?? null, spring: sides.right },
@@ -103,6 +114,31 @@ export function assembleCoil(sheet: CoilAxleSheet): Assembly<CoilAxleInput, Coil
 
 type Read = (at: Lookup<CoilPoint>) => Estimate | undefined;
 
+/** Pivot near the hub's height where nobody read it. Assumed. */
+const RISE: Estimate = { value: 0, half90: 60, origin: 'assumed' };
+
+/** What swings the hub, and the rubber it swings on. */
+function swingOf(
+  kind: CoilKind,
+  need: (point: CoilPoint) => Estimate | undefined,
+  read: Read,
+): Pick<CoilAxleInput, 'swing' | 'pivotBush'> {
+  if (kind !== 'twinBeam' && kind !== 'torsionBeam') return {};
+  const arm = need('hubArm');
+  need('coilArm');
+  const [shell, sleeve, length] = (['pivotShell', 'pivotSleeve', 'pivotLength'] as const).map(
+    (point) => read({ point })?.value,
+  );
+  return {
+    ...(arm && {
+      swing: { arm, rise: read({ point: 'pivotRise' }) ?? RISE, radius: read({ point: 'radiusArm' }) ?? null },
+    }),
+    ...(shell !== undefined &&
+      sleeve !== undefined &&
+      length !== undefined && { pivotBush: { shell, sleeve, length } }),
+  };
+}
+
 /** Free length: both sides' mean where both were laid down. */
 function freeOf(read: Read): Estimate | null {
   const found = SIDES.flatMap((side) => read({ point: 'coilFree', side }) ?? []);
@@ -124,6 +160,12 @@ function ratioOf(read: Read): Estimate {
 
 /** A planned change with its doubt. */
 export function planned(change: PlannedCoilChange): CoilChange {
+  if (change.kind === 'pivotBush') return change;
+  if (change.kind === 'perch') {
+    const up = (grooves: number): Estimate =>
+      measured(grooves * change.pitch, COIL_SHEET.perchPitch.half90 * Math.abs(grooves));
+    return { kind: 'perch', left: up(change.left), right: up(change.right) };
+  }
   if (change.kind === 'spacer')
     return { kind: 'spacer', height: measured(change.height, COIL_SHEET.coilSpacer.half90) };
   const { wire, outside, turns, ends, free, used, source } = change;
@@ -172,7 +214,10 @@ function computedRate(coil: NonNullable<CoilAxleInput['coil']>): { rate: number;
  * or estimated and rate by its sizes are both doubtful; each moves by its own share of the doubt until they agree (logarithms, weighed
  * by their inverse squares). The input with both as found, or as it was where one of them is missing or they contradict one another.
  */
-export function taughtCoil(input: CoilAxleInput, side: Side): { input: CoilAxleInput; unfit: string | null } {
+export function taughtCoil<K extends CoilKind>(
+  input: CoilAxleInput<K>,
+  side: Side,
+): { input: CoilAxleInput<K>; unfit: string | null } {
   const { coil } = input;
   const known = input.sides[side];
   const { spring } = known;

@@ -5,7 +5,7 @@ import { bestFirst, boughtFor, meanStates, solvedSides, type SolvedWay, type Way
 import { SIDES, type Side } from '../../vehicle/side';
 import { type Verdict } from '../../verdict';
 import { planned, taughtCoil, type PlannedCoilChange } from './assemble';
-import { coilChecks, type CoilCheck } from './checks';
+import { askedOf, coilChecks, type CoilCheck } from './checks';
 import { type CoilAxleInput } from './input';
 import { CoilSideModel } from './sideModel';
 
@@ -50,12 +50,13 @@ const changeOf = (part: CoilPart): PlannedCoilChange =>
 /**
  * Other coils, other spacers and both together, of what the shelf holds, solved in every load state; nearest to the wish first, of those
  * equally near the one with fewer parts, then the cheaper. A spacer takes the place of the one that is there: they are never stacked.
- * @param wanted the frame this much higher in that state, mm
+ * @param wanted the frame this much higher in that state, mm @param pitch from groove to groove of the unit, mm; null where seats do not move
  */
 export function coilWays(
   input: CoilAxleInput,
   parts: readonly CoilPart[],
   wanted: { stateId: string; change: number },
+  pitch: number | null = null,
 ): CoilWay[] {
   const { coil } = input;
   const sides = SIDES.filter((side) => input.sides[side].spring !== null);
@@ -63,17 +64,31 @@ export function coilWays(
   const fit = parts.filter((part) => coilRefusal(part, coil.outside.value) === null);
   const [coils, spacers] = [fit.filter((p) => p.kind === 'coil'), fit.filter((p) => p.kind === 'spacer')];
   const sets = [...fit.map((part) => [part]), ...coils.flatMap((one) => spacers.map((spacer) => [one, spacer]))];
-  return sets.flatMap((set) => wayOf(input, sides, set, wanted) ?? []).toSorted(bestFirst);
+  return [
+    ...sets.map((set) => ({ parts: set, changes: set.map(changeOf) })),
+    ...grooves(pitch).flatMap((change) => [
+      { parts: [], changes: [change] },
+      ...coils.map((one) => ({ parts: [one], changes: [changeOf(one), change] })),
+    ]),
+  ]
+    .flatMap((set) => wayOf(input, sides, set, wanted) ?? [])
+    .toSorted(bestFirst);
 }
+
+/** Grooves a seat may go up or down, both sides alike; chosen. */
+const GROOVES = [-2, -1, 1, 2, 3, 4, 5];
+const grooves = (pitch: number | null): PlannedCoilChange[] =>
+  pitch === null ? [] : GROOVES.map((n) => ({ kind: 'perch', pitch, left: n, right: n }));
+const grooveText = (n: number): string =>
+  `${Math.abs(n)} ${Math.abs(n) === 1 ? 'groove' : 'grooves'} ${n > 0 ? 'up' : 'down'}`;
 
 /** undefined where the coil cannot stand under one of the loads. */
 function wayOf(
   input: CoilAxleInput,
   sides: readonly Side[],
-  parts: CoilPart[],
+  { parts, changes }: { parts: CoilPart[]; changes: PlannedCoilChange[] },
   wanted: { stateId: string; change: number },
 ): CoilWay | undefined {
-  const changes = parts.map(changeOf);
   const solved = solvedSides(() =>
     sides.map((side) => {
       const drawn = draw({ ...taughtCoil(input, side).input, changes: changes.map(planned) }, central);
@@ -87,11 +102,19 @@ function wayOf(
   }));
   const there = states.find((s) => s.id === wanted.stateId) ?? states[0]!;
   return {
-    id: parts.map((p) => p.id).join('+'),
-    name: parts.map((p) => p.name).join(' with '),
+    id: [...parts.map((p) => p.id), ...changes.flatMap((c) => (c.kind === 'perch' ? [`grooves${c.left}`] : []))].join(
+      '+',
+    ),
+    name: [
+      ...parts.map((p) => p.name),
+      ...changes.flatMap((c) => (c.kind === 'perch' ? [grooveText(c.left)] : [])),
+    ].join(' with '),
     ...{ parts, changes, states },
     off: there.change - wanted.change,
-    checks: coilChecks(solved.flatMap((side) => side.map((s) => s.built))),
+    checks: coilChecks(
+      askedOf({ ...draw<CoilAxleInput>(input, central), changes: draw(changes.map(planned), central) }),
+      solved.flatMap((side) => side.map((s) => s.built)),
+    ),
     // A pair of each.
     ...boughtFor(
       parts,

@@ -1,8 +1,8 @@
 'use client';
 import { useMemo } from 'react';
 import { type ShelfItem } from '@/contracts/shelf';
-import { type CoilAxleInput } from '@/core/suspension/coilBeam/input';
-import { coilWays, type CoilWay } from '@/core/suspension/coilBeam/ways';
+import { type CoilAxleInput } from '@/core/suspension/coil/input';
+import { coilWays, type CoilWay } from '@/core/suspension/coil/ways';
 import { decimalText } from '@/core/units/format';
 import { type PlanHandle } from '../../choose/usePlan';
 import { moreText, WaysSheet } from '../../choose/WaysSheet';
@@ -21,14 +21,16 @@ interface Props {
 export function CoilWays({ job, plan, input, shelf }: Props) {
   const { view } = job;
   const wanted = view.states.find((s) => s.wanted) ?? view.states[0]!;
+  const pitch = view.readings.find((r) => r.point === 'perchPitch')?.value ?? null;
   const ways = useMemo(
     () =>
       coilWays(
         input,
         shelf.flatMap((item) => coilPartOf(item) ?? []),
         { stateId: wanted.id, change: view.job.wantedChange },
+        input.kind === 'coilOver' ? pitch : null,
       ),
-    [input, shelf, wanted.id, view.job.wantedChange],
+    [input, shelf, wanted.id, view.job.wantedChange, pitch],
   );
   const here = (way: CoilWay) => way.states.find((s) => s.id === wanted.id) ?? way.states[0]!;
   const known = input.coil && (input.sides.left.spring ?? input.sides.right.spring);

@@ -1,0 +1,143 @@
+import { draw } from '../../estimate/tree';
+import { type JointId } from '../../fastener/joints';
+import { type RuleId } from '../../inspection/rules';
+import { type Way } from '../../procedure/common';
+import { type Planned, type Procedure } from '../../procedure/procedure';
+import { type SuspensionKind } from '../kind';
+import { assembleCoil, taughtCoil, type CoilAxleSheet } from './assemble';
+import { askedOf, coilChecks, type CoilCheck, type CoilStanding } from './checks';
+import { type CoilAxleInput, type CoilKind } from './input';
+import {
+  COIL_GROUPS,
+  COIL_POINTS,
+  TRAIL_GROUPS,
+  TRAIL_WORDS,
+  TWIN_GROUPS,
+  TWIN_WORDS,
+  UNIT_GROUPS,
+  UNIT_WORDS,
+} from './points';
+import { coilProcedure } from './procedure';
+import { CoilSideModel, otherEnds, USUAL_ENDS, type CoilFigures, type DrawnChange, type DrawnInput } from './sideModel';
+import { swingProcedure } from './swingProcedure';
+import { unitProcedure } from './unitProcedure';
+import { coilLabel } from './words';
+
+/** What a change is called in the ledger of a coil. */
+export const COIL_LINES = ['coil', 'spacer', 'perch', 'pivotBush'] as const;
+const LABELS: Record<DrawnChange['kind'], string> = {
+  coil: 'other coils',
+  spacer: 'seat spacers',
+  perch: 'lower seats moved',
+  pivotBush: 'pivot bushes renewed',
+};
+
+export interface CoilTypes<K extends CoilKind = CoilKind> {
+  sheet: CoilAxleSheet<K>;
+  input: CoilAxleInput<K>;
+  drawn: DrawnInput;
+  change: DrawnChange;
+  figures: CoilFigures;
+  model: CoilSideModel;
+  fit: object;
+  beside: object;
+  fasteners: object;
+  line: (typeof COIL_LINES)[number];
+  check: CoilCheck;
+  standing: readonly CoilStanding[];
+}
+
+const COILS: readonly RuleId[] = ['coilBroken', 'coilSag', 'coilPitting', 'coilClash'];
+const SHOCKS: readonly JointId[] = ['shockLower', 'shockUpper', 'wheelNuts'];
+
+const made = <K extends CoilKind>(
+  id: K,
+  own: Pick<SuspensionKind<CoilTypes<K>>, 'name' | 'groups' | 'rules' | 'joints' | 'calls'> & {
+    procedure: (planned: readonly Planned[], way: Way) => Procedure;
+  },
+): SuspensionKind<CoilTypes<K>> => ({
+  ...own,
+  id,
+  arranged: false,
+  points: COIL_POINTS,
+  label: coilLabel,
+  assemble: assembleCoil,
+  draw,
+  changes: ({ changes }) => changes,
+  taught: (input, side) => ({ ...taughtCoil(input, side), fit: null }),
+  bySizeAlone: (change) => change.kind !== 'coil',
+  solvable: (input, side) => input.coil !== null && input.sides[side].spring !== null,
+  model: (drawn, side) => new CoilSideModel(drawn, side),
+  lines: (drawn, model) => {
+    const base = model.rise([], 0);
+    return drawn.changes.map((change) => ({
+      kind: change.kind,
+      label: LABELS[change.kind],
+      value: model.rise([change], 0) - base,
+    }));
+  },
+  settling: ({ changes }) => (changes.some((c) => c.kind === 'coil' && !c.used) ? 'newCoil' : 'usedCoil'),
+  signed: /\.left$|\.right$|rise$/,
+  // Ends that nobody looked at: each form as likely as any other (chosen).
+  unseen: ({ coil }) =>
+    coil?.ends === 'unknown'
+      ? [
+          {
+            path: 'coil.ends',
+            may: [USUAL_ENDS, ...otherEnds('unknown')].map((ends, _, all) => ({
+              chance: 1 / all.length,
+              settle: (drawn) => (drawn.coil ? { ...drawn, coil: { ...drawn.coil, ends } } : drawn),
+            })),
+          },
+        ]
+      : [],
+  rubbing: () => 1,
+  beside: () => ({}),
+  fasteners: () => ({}),
+  work: (input) => {
+    const asked = askedOf(draw<CoilAxleInput>(input, (e) => e.value));
+    return { located: false, arrangement: null, own: (standing) => coilChecks(asked, standing ?? []) };
+  },
+  standing: (states) =>
+    states.flatMap(({ built }) => {
+      if (!built) return [];
+      const { stress, toSolid, toLoose, straight, rate, swing, preload } = built;
+      return [{ stress, toSolid, toLoose, straight, rate, swing, preload }];
+    }),
+});
+
+/** Coils on a beam axle, upright, leaning or inboard on an arm. */
+export const COIL_BEAM = made('coilBeam', {
+  name: 'coils on a beam axle',
+  groups: COIL_GROUPS,
+  rules: [...COILS, 'coilSeat', 'links', 'bush', 'bumpStop', 'shock', 'square'],
+  joints: ['armFrame', 'armAxle', 'trackRod', 'coilRetainer', ...SHOCKS],
+  procedure: coilProcedure,
+});
+/** Two beams across, each swinging about a pivot beyond the middle. */
+export const TWIN_BEAM = made('twinBeam', {
+  name: 'twin beams with pivots',
+  groups: TWIN_GROUPS,
+  calls: TWIN_WORDS,
+  rules: [...COILS, 'coilSeat', 'links', 'pivotBush', 'kingpin', 'tieRod', 'bumpStop', 'shock', 'square'],
+  joints: ['beamPivot', 'armFrame', 'coilRetainer', ...SHOCKS],
+  procedure: (planned, way) => swingProcedure(planned, way, false),
+});
+/** One beam that trails two arms and twists between them. */
+export const TORSION_BEAM = made('torsionBeam', {
+  name: 'trailing torsion beam',
+  groups: TRAIL_GROUPS,
+  calls: TRAIL_WORDS,
+  rules: [...COILS, 'coilSeat', 'pivotBush', 'links', 'bumpStop', 'shock', 'square'],
+  joints: ['beamPivot', 'cableBracket', 'coilRetainer', ...SHOCKS],
+  procedure: (planned, way) => swingProcedure(planned, way, true),
+});
+/** Coil and damper in one, in front. */
+export const COIL_OVER = made('coilOver', {
+  name: 'coil-over struts',
+  groups: UNIT_GROUPS,
+  calls: UNIT_WORDS,
+  rules: [...COILS, 'coilSeat', 'unitTop', 'cams', 'links', 'bush', 'shock', 'square'],
+  joints: ['unitTop', 'unitLower', 'stemNut', 'cams', 'wheelNuts'],
+  procedure: unitProcedure,
+});

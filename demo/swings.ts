@@ -20,7 +20,7 @@ export const slipway: DemoJob = {
   ...common,
   ask: {
     vehicle: {
-      ...{ kind: 'new', name: 'Slipway winch truck', maker: 'Pellworth & Sons' },
+      ...{ kind: 'new', name: 'Boat winch truck', maker: 'Pellworth & Sons' },
       ...{ wheelbase: 3120, wheelbaseTyped: '3120 mm', position: 'front', suspension: 'twinBeam', arrangement: null },
       ...{ axleClass: 'fourByFourFront', steered: true, tankMass: 70, tankMassTyped: '70' },
       ...{ tankStation: 2300, tankStationTyped: '2300' },
@@ -94,7 +94,7 @@ export const postVan: DemoJob = {
     wantedIn: OPEN_LOAD.wantedIn,
   },
   once: {
-    ...{ axleLoad: '560', unsprungMass: '96', trackWidth: '1470', coilWire: '11.8', coilOutside: '118' },
+    ...{ axleLoad: '560', unsprungMass: '96', trackWidth: '1470', coilWire: '12.4', coilOutside: '118' },
     ...{ coilTurns: '7.5', coilSpacer: '0', coilArm: '404', hubArm: '432' },
     ...{ pivotShell: '64', pivotSleeve: '12', pivotLength: '52' },
   },
@@ -103,7 +103,7 @@ export const postVan: DemoJob = {
     groundToHub: '291',
     groundToLip: '663',
     coilLength: '221',
-    coilFree: '303',
+    coilFree: '289',
     otherAxleLip: '655',
   },
   right: {
@@ -111,7 +111,7 @@ export const postVan: DemoJob = {
     groundToHub: '291',
     groundToLip: '665',
     coilLength: '223',
-    coilFree: '304',
+    coilFree: '290',
     otherAxleLip: '656',
   },
   findings: [

@@ -10,6 +10,7 @@ const KINDS = [
   {
     suspension: 'twinBeam' as const,
     position: 'front' as const,
+    wire: '17.5',
     readings: [
       ['Pivot to the coil', '580'],
       ['Pivot to the wheel', '900'],
@@ -27,6 +28,7 @@ const KINDS = [
   {
     suspension: 'torsionBeam' as const,
     position: 'rear' as const,
+    wire: '15.5',
     readings: [
       ['Pivot to the coil', '400'],
       ['Pivot to the hub', '430'],
@@ -43,6 +45,7 @@ const KINDS = [
   {
     suspension: 'coilOver' as const,
     position: 'front' as const,
+    wire: '15.5',
     readings: [
       ['Arm to the unit', '290'],
       ['Arm to the ball joint', '400'],
@@ -77,7 +80,7 @@ for (const kind of KINDS)
       ['Axle load, estimated', '1150'],
       ['Coil, seat to seat, left', '275'],
       ['Coil, seat to seat, right', '275'],
-      ['Wire', '15.5'],
+      ['Wire', kind.wire],
       ['Outside diameter', '140'],
       ['Turns, end to end', '8.5'],
       ...kind.readings,
@@ -131,7 +134,7 @@ test('the demo’s swinging beams and units: drawn, nothing at odds, grooves amo
 }) => {
   await page.goto(`${job('11')}/choose#fit`);
   await expect(page.getByRole('img', { name: /Twin beams from behind.*at the top/ })).toBeVisible({ timeout: 30_000 });
-  await expect(page.locator('tr[data-check=pivotTwist]')).toContainText('turn on their sleeves');
+  await expect(page.locator('tr[data-check=pivotTwist]')).toContainText('fits');
   await page.goto(`${job('12')}/choose#fit`);
   await expect(page.getByRole('img', { name: /Trailing beam from the left/ })).toBeVisible({ timeout: 30_000 });
   await expect(page.locator('tr[data-check=pivotTwist]')).toContainText('hold the body up');

@@ -81,7 +81,7 @@ test('a cart on one spring across goes from Ask to Follow: spindles, their steps
   await page.goto(`${path}/build#steps`);
   const steps = page.locator('#steps, [role=tabpanel]').filter({ hasText: 'thrust washer' });
   await expect(steps.first()).toContainText('tie rod');
-  await page.goto(`${path}/build#torque`);
+  await openTab(page, 'torque');
   const torque = page.getByRole('region', { name: 'Torque' });
   await expect(torque.getByRole('group', { name: 'Kingpin', exact: true })).toBeVisible();
   const day = { id: crypto.randomUUID(), phase: 'after', fuel: null, fuelAsBefore: true, stance: 'ground' };
@@ -121,6 +121,7 @@ test('the demo’s buggy: a broken leaf is drawn and carries nothing, a new spri
   await openTab(page, 'as it stands');
   await expect(page.getByText('the main leaf is broken: it holds no wheel')).toBeVisible();
   await openTab(page, 'list');
+  await spring.locator('summary').click();
   await typeInto(page, 'Broken leaf', '3');
 
   await page.goto(`${BUGGY}/choose#plan`);

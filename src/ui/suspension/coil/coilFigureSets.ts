@@ -18,7 +18,7 @@ import { COIL_FIGURES, strandShapes } from './coilFigures';
 /** What stands in for a point of an arm or unit that nobody read, mm. */
 const TYPICAL: Partial<Record<PointId, number>> = { coilSpacer: 0, pivotRise: 40 };
 
-const with_ = (
+const setWith = (
   names: Record<string, string>,
   ofGroup: Record<string, string>,
   build: (id: string, parts: FigureParts) => Figure | undefined,
@@ -34,11 +34,11 @@ const with_ = (
 const PIVOT = { pivot: 'pivot bush' } as const;
 const SETS: Record<CoilKind, FigureSet> = {
   coilBeam: COIL_FIGURES,
-  twinBeam: with_({ swing: 'beam', ...PIVOT }, { coilSwing: 'swing', coilPivot: 'pivot' }, (id, parts) =>
+  twinBeam: setWith({ swing: 'beam', ...PIVOT }, { coilSwing: 'swing', coilPivot: 'pivot' }, (id, parts) =>
     id === 'swing' ? beamFigure(parts) : id === 'pivot' ? bushFigure(parts) : undefined,
   ),
-  torsionBeam: with_(PIVOT, { coilPivot: 'pivot' }, (id, parts) => (id === 'pivot' ? bushFigure(parts) : undefined)),
-  coilOver: with_({ unit: 'unit' }, { coilUnit: 'unit' }, (id, parts) =>
+  torsionBeam: setWith(PIVOT, { coilPivot: 'pivot' }, (id, parts) => (id === 'pivot' ? bushFigure(parts) : undefined)),
+  coilOver: setWith({ unit: 'unit' }, { coilUnit: 'unit' }, (id, parts) =>
     id === 'unit' ? unitFigure(parts) : undefined,
   ),
 };

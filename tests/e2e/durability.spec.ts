@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { DEMO, expect, cutConnections, onDatabase, test, typeInto } from './shop';
+import { JOBS } from '../../demo/scenario';
 
 test('a save acknowledged before kill -9 is there afterwards, and text typed while the server is down is kept', async ({
   page,
@@ -47,7 +48,7 @@ test('loading the demo twice changes nothing', async ({ shop }) => {
   const said = execFileSync('node_modules/.bin/tsx', ['demo/load.ts'], { env, encoding: 'utf8' });
   expect(said).toContain('already there');
   expect(await counts()).toEqual(before);
-  expect(before).toContain('job 7');
+  expect(before).toContain(`job ${JOBS.length}`);
 });
 
 test('start refuses a busy port and a deletion on a server of one’s own in one sentence', ({ shop }) => {

@@ -27,6 +27,8 @@ const INK: Record<Look, string> = { old: 'var(--graphite)', now: 'var(--ink)', n
 /** Not measured, drawn to show what is what: the frame's member over the spring, the hub out from the eye, mm. */
 const FRAME = { half: 95, tall: 44 } as const;
 const HUB_OUT = 58;
+/** Width under which there is no room beside the wheels, px. */
+const NARROW = 560;
 
 /** The spring across, seen from behind, frame held still: as it is in graphite dashes, as it will be solid, in one load state. */
 export function CrossElevation({ old, built, stateName, radius, over }: Props) {
@@ -34,6 +36,8 @@ export function CrossElevation({ old, built, stateName, radius, over }: Props) {
   const { lengths } = useView();
   const lengthText = useLengthText();
   const shown = built ?? old;
+  // On a phone the figures stand under the wheels, so that the spring keeps the width.
+  const narrow = width < NARROW;
   const all = SIDES.flatMap((side) => [old[side], shown[side]].flatMap((f) => f ?? []));
   const reach = Math.max(...all.map((f) => f.eye.x)) + HUB_OUT + (radius ?? 0) * 0.5 + 20;
   const low = Math.min(...all.map((f) => f.eye.y - f.lowered - (radius ?? 30))) - 8;
@@ -44,7 +48,10 @@ export function CrossElevation({ old, built, stateName, radius, over }: Props) {
   const s = fit(
     { left: -reach, right: reach, top: high, bottom: low },
     width,
-    { left: 132, right: 132, top: 12 + (over?.top ?? 0), bottom: 40 + (over?.bottom ?? 0) },
+    {
+      ...(narrow ? { left: 14, right: 14 } : { left: 132, right: 132 }),
+      ...{ top: 12 + (over?.top ?? 0), bottom: (narrow ? 86 : 40) + (over?.bottom ?? 0) },
+    },
     tall,
   );
   const spoken = `Spring across from behind, ${stateName}: ${SIDES.flatMap((side) => {
@@ -66,7 +73,15 @@ export function CrossElevation({ old, built, stateName, radius, over }: Props) {
         <Spring s={s} of={shown} look={built ? 'new' : 'now'} />
         <Frame s={s} />
         {SIDES.map((side) => (
-          <Drops key={side} s={s} side={side} reach={reach} old={built ? old[side] : null} is={shown[side]} />
+          <Drops
+            key={side}
+            s={s}
+            side={side}
+            reach={reach}
+            below={narrow ? s.y(low) + 24 : null}
+            old={built ? old[side] : null}
+            is={shown[side]}
+          />
         ))}
         {over?.draw(s)}
         <ScaleBar s={s} across={2 * reach} lengths={lengths} left={16} top={s.height - 8} front={false}>
@@ -204,17 +219,19 @@ function Tyres({ s, of, radius }: { s: Scale; of: Halves; radius: number }) {
   );
 }
 
-/** Clamp down to the eye, outside the wheel. */
+/** Clamp down to the eye, outside the wheel; or the figures alone, where they stand under it. */
 function Drops({
   s,
   side,
   reach,
+  below,
   old,
   is,
 }: {
   s: Scale;
   side: Side;
   reach: number;
+  below: number | null;
   old: CrossFigures | null;
   is: CrossFigures | null;
 }) {
@@ -226,12 +243,13 @@ function Drops({
     <Dimension s={s} at={at(px)} from={f.eye.y + f.drop} to={f.eye.y} ink={ink} />
   );
   // Too short to write along: the figures stand outside, one under the other.
-  const middle = s.y(is.eye.y + is.drop / 2);
+  const middle = below ?? s.y(is.eye.y + is.drop / 2) + 5;
+  const outside = side === 'left' ? 'end' : 'start';
   const figure = (text: string, y: number, ink: string) => (
     <text
-      x={at(old ? 32 : 18)}
+      x={below === null ? at(old ? 32 : 18) : at(-4)}
       y={y}
-      textAnchor={side === 'left' ? 'end' : 'start'}
+      textAnchor={below === null ? outside : side === 'left' ? 'start' : 'end'}
       style={{ fill: ink }}
       className="num"
     >
@@ -240,10 +258,10 @@ function Drops({
   );
   return (
     <g>
-      {old ? line(old, 20, 'old') : null}
-      {line(is, 6, old ? 'new' : 'plain')}
-      {figure(lengthText(is.drop), middle + 5, old ? 'var(--new)' : 'var(--ink)')}
-      {old ? figure(`was ${lengthText(old.drop)}`, middle + 25, 'var(--graphite)') : null}
+      {old && below === null ? line(old, 20, 'old') : null}
+      {below === null ? line(is, 6, old ? 'new' : 'plain') : null}
+      {figure(lengthText(is.drop), middle, old ? 'var(--new)' : 'var(--ink)')}
+      {old ? figure(`was ${lengthText(old.drop)}`, middle + 20, 'var(--graphite)') : null}
     </g>
   );
 }

@@ -2,7 +2,7 @@ import { AXLE_CLASSES, type AxleClass } from '../sheet/axleClass';
 import { type FieldRule } from '../units/parse';
 import { pointOf, type PointId } from './points';
 
-/** What an axle carries on the ground over its unsprung mass: about 8, from 4 of a light trailer to 11 of a truck. Common practice. */
+/** What an axle carries on the ground over its unsprung mass: about eight times. Chosen; it only decides what is asked about, never a sum. */
 const LOAD_OVER_UNSPRUNG = 8;
 
 /** The rule of a point's field on an axle of this class: what is expected of its weights goes by the class, not by a pickup's. */

@@ -67,6 +67,8 @@ interface Own {
   input: LeafTypes['input'];
 }
 const ownOf = (input: AxleInput): Own => ({ kind: KINDS[input.kind], input }) as unknown as Own;
+const answerOf = (told: AxlePrediction) =>
+  ({ kind: KINDS[told.kind], told }) as unknown as Pick<Own, 'kind'> & { told: Prediction<LeafTypes> };
 
 /** First answer for an axle of any kind, see `predictCentral`. @throws CoreError as there */
 export function predictAxle<I extends AxleInput>(
@@ -119,7 +121,7 @@ export function bandsOfAxle(
   if (prediction.kind !== input.kind)
     throw new CoreError('bad-input', 'prediction', 'this answer is of another kind of suspension than the input');
   const own = ownOf(input);
-  return predictBands(own.kind, own.input, prediction as unknown as Prediction<LeafTypes>, uniform, samples);
+  return predictBands(own.kind, own.input, answerOf(prediction).told, uniform, samples);
 }
 
 /** What moves the heights read after the work, for an axle of any kind, see `leversOf`. @throws CoreError as there */
@@ -174,8 +176,7 @@ export function askedOf(input: AxleInput): Asked {
 
 /** What a prediction says of what must fit, and how far it turns the axle's nose up. */
 export function standingOf(prediction: AxlePrediction): { own: KindStanding; noseUp: number | undefined } {
-  const kind = KINDS[prediction.kind] as unknown as SuspensionKind<LeafTypes>;
-  const told = prediction as unknown as Prediction<LeafTypes>;
+  const { kind, told } = answerOf(prediction);
   const states = builtOf<LeafTypes>(told.sides);
   return {
     own: { kind: prediction.kind, of: kind.standing(states, told) } as KindStanding,

@@ -55,3 +55,9 @@ export function figureValues(view: JobView, stateId: string | null, ofKind?: Sta
   };
   return values;
 }
+
+/** Loaded radius of the tyres as read on this side or the other, mm; null where nobody did. */
+export const loadedRadius = (view: JobView): number | null => {
+  const read = figureValues(view, null)('groundToHub', 'left');
+  return read.known ? read.value : null;
+};

@@ -8,9 +8,14 @@ export interface SwingArm {
   rise: number;
 }
 
+/** Share of the arm that a hub may stand off its pivot's height: nearly straight up or down. Chosen. */
+const REACH = 0.95;
+/** How far the hub may still go down against the frame, mm. */
+export const lowest = ({ arm, rise }: SwingArm): number => REACH * arm - rise - 1e-6;
+
 const slopeOf = ({ arm, rise }: SwingArm): number => {
   requireNumber('swing.arm', arm, 100, 3000);
-  if (!(Math.abs(rise) < 0.95 * arm))
+  if (!(Math.abs(rise) < REACH * arm))
     throw new CoreError('no-equilibrium', 'swing.rise', 'the hub stands further from its pivot than the arm reaches');
   return Math.asin(rise / arm);
 };

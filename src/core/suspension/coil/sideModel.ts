@@ -10,7 +10,7 @@ import {
   type Coil,
   type CoilEnds,
 } from '../../mechanics/coil/coil';
-import { swingOut, swingTurn } from '../../mechanics/swing/swing';
+import { lowest, swingOut, swingTurn } from '../../mechanics/swing/swing';
 import { type Side } from '../../vehicle/side';
 import { type SideModel, type SpringEnd, type SpringFigures } from '../kind';
 import { type CoilAxleInput, type CoilChange, type CoilInput } from './input';
@@ -196,7 +196,8 @@ export class CoilSideModel implements SideModel<DrawnChange, CoilFigures> {
       gained: swingTurn(swing, now) - swingTurn(swing, before),
       out: swingOut(swing, now) - swingOut(swing, before),
       casterLost: swing.radius === null ? null : (now - before) / swing.radius,
-      hangs: swingTurn(there, Math.max(0, toLoose)),
+      // A soft coil may reach further down than the arm does.
+      hangs: swingTurn(there, Math.max(0, Math.min(toLoose, lowest(there)))),
     };
   }
 

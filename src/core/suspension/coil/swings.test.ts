@@ -94,6 +94,9 @@ test('a trailing beam: its pivots’ rubber is twisted by what the arm turns unt
   const turns = assembleCoil(sheet('torsionBeam', trail, [{ kind: 'pivotBush', bush: 'turns' }])).input;
   expect(row(turns, 'pivotTwist')).toMatchObject({ state: 'fits' });
   expect(row(turns, 'swingCamber')).toBeUndefined();
+  // A coil that would stay tight further down than a short arm reaches is no reason to answer nothing.
+  const stubby = assembleCoil(sheet('torsionBeam', { coilArm: 118, hubArm: 125, coilFree: [395, 395] })).input;
+  expect(told(stubby).sides.left!.states[0]!.old!.swing!.hangs).toBeCloseTo(Math.asin(0.95) - Math.asin(0), 1);
 });
 
 test('a coil over its damper: a groove is its pitch over the lever, sides for themselves; loose with the unit open does not fit', () => {

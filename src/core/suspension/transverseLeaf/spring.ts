@@ -75,7 +75,7 @@ export interface Fitted {
 
 /**
  * Fits one free curvature of nested leaves to what the spring was found to stand at: a free camber cannot be read in the vehicle.
- * @param arch eye line to the main leaf's mid-surface, mm @param load on one half, N @param guess 1/mm
+ * @param arch eye line to the main leaf's mid-surface, mm @param load on one half, N
  * @throws CoreError `bad-input` for sizes that are no spring, `no-convergence` where no curvature explains the arch
  */
 export function fitted(

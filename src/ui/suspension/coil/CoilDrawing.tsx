@@ -5,7 +5,7 @@ import { type CoilAxleInput } from '@/core/suspension/coil/input';
 import { type CoilFigures } from '@/core/suspension/coil/sideModel';
 import { SIDES, type Side } from '@/core/vehicle/side';
 import { type Scale } from '../../drawing/scale';
-import { figureValues } from '../../figure/values';
+import { figureValues, loadedRadius } from '../../figure/values';
 import { CoilElevation } from './CoilElevation';
 import { SwingElevation, type Sided } from './SwingElevation';
 import { type SwingPlace } from './swingSpots';
@@ -40,8 +40,7 @@ interface Props {
 /** Where a job's beams swing; null where nothing does. */
 export function swingPlace(view: JobView, { kind, swing, ratio }: CoilAxleInput): SwingPlace | null {
   if (!swing) return null;
-  const read = figureValues(view, null);
-  const [radius, track] = [read('groundToHub', 'left'), read('trackWidth')];
+  const track = figureValues(view, null)('trackWidth');
   const arm = swing.arm.value;
   return {
     plane: kind === 'torsionBeam' ? 'side' : 'behind',
@@ -50,7 +49,7 @@ export function swingPlace(view: JobView, { kind, swing, ratio }: CoilAxleInput)
     slope: Math.asin(Math.max(-0.9, Math.min(0.9, swing.rise.value / arm))),
     // Beams across reach a little beyond the middle.
     track: track.known ? track.value : 1.6 * arm,
-    radius: radius.known ? radius.value : null,
+    radius: loadedRadius(view),
   };
 }
 

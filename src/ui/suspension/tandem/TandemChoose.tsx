@@ -6,7 +6,8 @@ import { useChoose } from '../../choose/useChoose';
 import { RideAndStress } from '../../choose/VerdictSheet';
 import { type StationProps } from '../../frame/JobFrame';
 import { usePrediction } from '../../prediction/usePrediction';
-import { assembledPair, radiusOf } from './assembledPair';
+import { loadedRadius } from '../../figure/values';
+import { assembledPair } from './assembledPair';
 import { usePairOnRoad } from './PairStage';
 import { TandemFiguresSheet } from './TandemFiguresSheet';
 import { TandemWays } from './TandemWays';
@@ -24,7 +25,7 @@ export function TandemChoose({ first, people, person }: StationProps) {
     standing: ready ? standing : null,
     side,
     state: { index: k, name: state?.name ?? '' },
-    radius: radiusOf(view),
+    radius: loadedRadius(view),
   });
   const drawn = state?.old ? pair : null;
   return (

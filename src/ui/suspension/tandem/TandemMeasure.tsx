@@ -14,7 +14,8 @@ import { MeasureSheet, type Extras } from '../../measure/MeasureSheet';
 import { SecondLoad } from '../../measure/SecondLoad';
 import { usePrediction } from '../../prediction/usePrediction';
 import { PairStage } from './PairStage';
-import { assembledPair, radiusOf } from './assembledPair';
+import { loadedRadius } from '../../figure/values';
+import { assembledPair } from './assembledPair';
 import { SLIPPER_FIGURES, TANDEM_FIGURES } from './tandemFigures';
 import { TandemFiguresSheet } from './TandemFiguresSheet';
 
@@ -75,7 +76,7 @@ export function TandemMeasure({ first, people, person }: StationProps) {
             standing={null}
             side={side}
             state={{ index: 0, name: state.name }}
-            radius={radiusOf(view)}
+            radius={loadedRadius(view)}
           />
         ) : (
           <Sheet title="The pair as it stands">

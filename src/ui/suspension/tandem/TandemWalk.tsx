@@ -3,7 +3,8 @@ import { useMemo } from 'react';
 import { Spots, SPOT_ROWS } from '../../inspect/Spots';
 import { type StageProps } from '../../inspect/walk';
 import { usePrediction } from '../../prediction/usePrediction';
-import { assembledPair, radiusOf } from './assembledPair';
+import { loadedRadius } from '../../figure/values';
+import { assembledPair } from './assembledPair';
 import { TandemElevation } from './TandemElevation';
 import { placesOf } from './walkPlaces';
 
@@ -27,7 +28,7 @@ export function TandemWalk({ view, side, spots, at, onPick }: StageProps) {
       look="now"
       side={side}
       stateName={state.name}
-      radius={radiusOf(view)}
+      radius={loadedRadius(view)}
       bump={0}
       over={{
         ...SPOT_ROWS,

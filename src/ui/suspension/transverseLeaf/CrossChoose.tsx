@@ -11,10 +11,11 @@ import { useChoose } from '../../choose/useChoose';
 import { RideAndStress } from '../../choose/VerdictSheet';
 import { type StationProps } from '../../frame/JobFrame';
 import { usePrediction } from '../../prediction/usePrediction';
+import { loadedRadius } from '../../figure/values';
 import { CrossElevation } from './CrossElevation';
 import { CrossFiguresSheet } from './CrossFiguresSheet';
 import { CrossWays } from './CrossWays';
-import { halvesOf, radiusOf } from './halves';
+import { halvesOf } from './halves';
 
 const assembled = (view: JobView, changes: readonly ChangeRow[]) => assembleCross(crossSheetOf(view, changes));
 
@@ -40,7 +41,7 @@ export function CrossChoose({ first, people, person }: StationProps) {
             old={halvesOf(solved.prediction, k, 'old')}
             built={ready && state.built ? halvesOf(solved.prediction, k, 'built') : null}
             stateName={state.name}
-            radius={radiusOf(view)}
+            radius={loadedRadius(view)}
           />
         ) : (
           <p className="muted">

@@ -14,10 +14,11 @@ import { type FieldHooks } from '../../measure/FieldOfSheet';
 import { MeasureSheet, type Extras } from '../../measure/MeasureSheet';
 import { SecondLoad } from '../../measure/SecondLoad';
 import { usePrediction } from '../../prediction/usePrediction';
+import { loadedRadius } from '../../figure/values';
 import { CrossElevation } from './CrossElevation';
 import { CROSS_FIGURES } from './crossFigures';
 import { CrossFiguresSheet } from './CrossFiguresSheet';
-import { halvesOf, radiusOf } from './halves';
+import { halvesOf } from './halves';
 
 /** Measure, for an axle on one spring across. */
 export function CrossMeasure({ first, people, person }: StationProps) {
@@ -79,7 +80,7 @@ export function CrossMeasure({ first, people, person }: StationProps) {
             old={halvesOf(prediction, 0, 'old')}
             built={null}
             stateName={state.name}
-            radius={radiusOf(view)}
+            radius={loadedRadius(view)}
           />
         ) : (
           <Sheet title="The spring as it stands">

@@ -5,8 +5,9 @@ import { assembleCross } from '@/core/suspension/transverseLeaf/assemble';
 import { Spots, SPOT_ROWS } from '../../inspect/Spots';
 import { type StageProps } from '../../inspect/walk';
 import { usePrediction } from '../../prediction/usePrediction';
+import { loadedRadius } from '../../figure/values';
 import { CrossElevation } from './CrossElevation';
-import { halvesOf, radiusOf } from './halves';
+import { halvesOf } from './halves';
 import { placesOf } from './walkPlaces';
 
 /** The spring as it stands, with the spots of the walk. */
@@ -28,7 +29,7 @@ export function CrossWalk({ view, side, spots, at, onPick }: StageProps) {
       old={halvesOf(prediction, 0, 'old')}
       built={null}
       stateName={state.name}
-      radius={radiusOf(view)}
+      radius={loadedRadius(view)}
       over={{
         ...SPOT_ROWS,
         draw: (s) => <Spots s={s} spots={spots} at={at} places={placesOf(state.old!, shown)} onPick={onPick} />,

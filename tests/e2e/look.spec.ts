@@ -40,10 +40,10 @@ const PAGES = {
   'two axles measured': '/jobs/5a1e0007-0000-4000-8000-000000000f00/measure#stands',
 };
 
-/** Sized drawings wait while `hold` is set, as on a slow machine, and are told all at once when it is dropped. */
+/** Nothing is told of sizes while `hold` is set, as on a slow machine, and all at once when it is dropped. */
 const HOLD_SIZES = () => {
   const Real = window.ResizeObserver;
-  const waiting = new Map<ResizeObserver, () => void>();
+  const waiting = new Map<unknown, () => void>();
   const sizes = {
     hold: false,
     release() {
@@ -59,6 +59,11 @@ const HOLD_SIZES = () => {
         else told(entries, self);
       });
     }
+  };
+  const listen = MediaQueryList.prototype.addEventListener;
+  MediaQueryList.prototype.addEventListener = function (this: MediaQueryList, kind: string, told: unknown) {
+    const tell = told as (event: Event) => void;
+    listen.call(this, kind, (event) => (sizes.hold ? void waiting.set(tell, () => tell(event)) : tell(event)));
   };
   Object.assign(window, { sizes });
 };

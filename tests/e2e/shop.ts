@@ -225,8 +225,12 @@ export async function typeInto(page: Page, name: string, text: string): Promise<
   await field.press('Enter');
 }
 
-/** Opens a tab of a station's dock. */
-export const openTab = (page: Page, name: string) => page.getByRole('tab', { name: new RegExp(`^${name}`) }).click();
+/** Opens a tab of a station's dock and sees it open. */
+export async function openTab(page: Page, name: string): Promise<void> {
+  const tab = page.getByRole('tab', { name: new RegExp(`^${name}`) });
+  await tab.click();
+  await expect(tab).toHaveAttribute('aria-selected', 'true');
+}
 
 /** Puts the focus on a field once the page's program runs; before that fields are off, and a focus would be lost without a word. */
 export async function focusOn(field: Locator): Promise<void> {

@@ -1,5 +1,6 @@
 import { type DemoJob } from './job';
 import { buggy } from './buggy';
+import { minibus } from './minibus';
 import { postVan, ranger, slipway } from './swings';
 import { potTrailer } from './tandem';
 
@@ -608,4 +609,5 @@ export const JOBS: readonly DemoJob[] = [
   slipway,
   postVan,
   ranger,
+  minibus,
 ];

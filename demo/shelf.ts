@@ -4,6 +4,7 @@ import { dimensionOf, type PartDimensionId } from '@/core/parts/kinds';
 import { parseMeasured } from '@/core/units/parse';
 import { unsurprised } from '@/core/units/rules';
 import { crossParts } from './crossParts';
+import { rubberParts } from './rubberParts';
 import { pairParts } from './pairParts';
 import { camberOf, leaf, steps, type Given, type PartTexts } from './part';
 
@@ -405,4 +406,5 @@ export const demoParts = (idOf: (n: number) => string): PartEdit[] =>
     ...coilSpacers,
     ...pairParts,
     ...crossParts,
+    ...rubberParts,
   ].map((given, k) => part(given, idOf(k + 1)));

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { type SolvedFacts } from '@/core/fit/mustFit';
 import { SPRING_ENDS } from '@/core/suspension/kind';
 import { type LeafStanding } from '@/core/suspension/longitudinalLeaf/checks';
+import { standingOf as shearStanding } from '@/core/suspension/rubberShear/standing';
 import { standingOf } from '@/core/suspension/transverseLeaf/standing';
 import { type KindStanding } from '@/core/suspension/registry';
 import { hubDrop, worstTravel, type HubTravel } from '@/core/travel/hubTravel';
@@ -45,6 +46,12 @@ const cross = z.object({
   built: half.extend({ peakStress: numbers, clampStress: numbers, nominalStress: numbers }),
 });
 
+const block = z.object({ blockRate: z.number() });
+const shear = z.object({
+  old: block.nullable(),
+  built: block.extend({ strain: z.number(), toLimit: z.number(), leafStress: z.number() }),
+});
+
 const stored = z.object({
   ubolt: z.unknown(),
   left: travel,
@@ -55,6 +62,7 @@ const stored = z.object({
   coils: z.array(coil),
   pair: z.array(pair),
   cross: z.array(cross).default([]),
+  shear: z.array(shear).default([]),
 });
 
 /** What a stored prediction says of what must fit, out of its immutable result; empty where an older core did not say. */
@@ -65,10 +73,11 @@ export const factsSchema = stored.transform(({ left, right, ...kinds }): SolvedF
 
 /** What the kind's checks hang on; which kind it is of shows in what there is. */
 function ownOf(kinds: Omit<z.infer<typeof stored>, 'left' | 'right'>): KindStanding {
-  const { ubolt, working, clamped, nominal, coils, pair, cross } = kinds;
+  const { ubolt, working, clamped, nominal, coils, pair, cross, shear } = kinds;
   if (coils.length > 0) return { kind: 'coilBeam', of: coils };
   if (pair.length > 0) return { kind: 'tandemEqualizer', of: pair };
   if (cross.length > 0) return { kind: 'transverseLeaf', of: cross.map(({ old, built }) => standingOf(old, built)) };
+  if (shear.length > 0) return { kind: 'rubberShear', of: shear.map(({ old, built }) => shearStanding(old, built)) };
   return {
     kind: 'longitudinalLeaf',
     of: {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { RULE_IDS, VERDICTS } from '@/core/inspection/rules';
+import { VERDICTS } from '@/core/inspection/rule';
+import { RULE_IDS } from '@/core/inspection/rules';
 import { id, sideSchema, typed, when } from './basics';
 
 const verdictSchema = z.enum(VERDICTS);

@@ -82,6 +82,9 @@ const TOLD_ONLY: ReadonlySet<string> = new Set(MOVED_ITEMS);
 const MENDS: Readonly<Record<string, readonly ChangeKind[]>> = {
   leafBroken: ['pack', 'springs', 'crossSpring'],
   crossEye: ['crossSpring'],
+  shearTear: ['shearBlock'],
+  shearBond: ['shearBlock'],
+  shearHoles: ['blockHoles'],
   coilBroken: ['coil'],
 };
 const mendedByPlan = (view: AxleView, rule: string): boolean =>

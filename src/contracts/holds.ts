@@ -17,6 +17,7 @@ const FINAL: Readonly<Record<string, readonly JointId[]>> = {
   ...{ beamFinal: ['beamPivot'], bracketOn: ['cableBracket'], camsFinal: ['cams'] },
   ...{ stemOn: ['stemNut'], unitOn: ['unitTop'], unitFinal: ['unitLower'] },
   ...{ clampFinal: ['crossCentre', 'crossClamp'], eyesFinal: ['crossEye'] },
+  ...{ blockFinal: ['shearBolts'], noseFinal: ['carrierNose'] },
   ...{ spindleOn: ['kingpin'], tieOn: ['tieRodEnd'] },
   shockTight: ['shockLower'],
   newShock: ['shockUpper'],

@@ -153,6 +153,19 @@ export const changeSchema = z.discriminatedUnion('kind', [
     ...from,
   }),
   z.object({ kind: z.literal('pivotBush'), bush: z.enum(PIVOT_BUSHES), ...from }),
+  z.object({
+    kind: z.literal('shearBlock'),
+    rate: z.number().min(5).max(5000),
+    rateTyped: typed,
+    thick: length(8, 300),
+    thickTyped: typed,
+    offset: length(-200, 200),
+    offsetTyped: typed,
+    used: z.boolean(),
+    source: z.enum(['measured', 'catalogue']),
+    ...from,
+  }),
+  z.object({ kind: z.literal('blockHoles'), by: length(-200, 200), byTyped: typed }),
   z.object({ kind: z.literal('stopPad'), height: length(0, 200), heightTyped: typed, ...from }),
   z.object({ kind: z.literal('stopCut'), by: length(0, 200), byTyped: typed }),
   z.object({
@@ -197,6 +210,7 @@ export const CHANGE_KINDS = {
   twinBeam: ['coil', 'spacer', 'pivotBush'],
   torsionBeam: ['coil', 'spacer', 'pivotBush'],
   coilOver: ['coil', 'spacer', 'perch'],
+  rubberShear: ['shearBlock', 'blockHoles'],
 } as const satisfies Record<KindId, readonly ChangeKind[]>;
 export type ChangeOf<K extends KindId> = Extract<ChangeRow, { kind: (typeof CHANGE_KINDS)[K][number] }>;
 /** Whether a plan on an axle of this kind may hold such a change. */

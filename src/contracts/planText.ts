@@ -61,6 +61,10 @@ export function changeText(change: ChangeRow): string {
       );
     case 'dropAxle':
       return part ?? `drop axle ${mm(change.byTyped)}`;
+    case 'shearBlock':
+      return part ?? `other shear blocks, ${change.rateTyped}${/[a-z]\s*$/i.test(change.rateTyped) ? '' : ' N/mm'}`;
+    case 'blockHoles':
+      return `carrier ${mm(change.byTyped.replace(/^[-−–]\s*/, ''))} ${change.by < 0 ? 'higher' : 'lower'} on its block`;
     case 'stopPad':
       return change.height === 0 ? 'pad under the stop out' : (part ?? `stop padded ${mm(change.heightTyped)}`);
     case 'stopCut':

@@ -43,6 +43,8 @@ function calledOf(change: ChangeRow): Called[] {
       return [about('frontArm', change.front), about('rearArm', change.rear)];
     case 'crossSpring':
       return [about('width', change.width), about('front', change.half), about('rear', change.half)];
+    case 'shearBlock':
+      return [about('offset', change.offset), about('rubber', change.thick)];
     case 'spindles':
       return change.left === change.right ? [about('drop', change.left)] : [];
     case 'dropAxle':
@@ -66,6 +68,7 @@ const STEP_OF: Partial<Record<ChangeRow['kind'], readonly string[]>> = {
   ...{ springs: ['shackleOn'], rocker: ['rockerOn'], slipper: ['rockerOn'], riser: ['stack'] },
   ...{ pivotBush: ['bushIn'], perch: ['perchSet'] },
   ...{ crossSpring: ['packIn'], spindles: ['spindleOn'], dropAxle: ['beamIn'] },
+  ...{ shearBlock: ['compare'], blockHoles: ['blockOn'] },
   ...{ stopPad: ['stop'], shocks: ['newShock'], ubolts: ['uboltsOn'], line: ['lines'] },
 };
 

@@ -6,6 +6,8 @@ import { COIL_SHEET } from '@/core/suspension/coil/points';
 import { assembleTandem, type PlannedTandemChange, type TandemAxleSheet } from '@/core/suspension/tandem/assemble';
 import { type TandemKind } from '@/core/suspension/tandem/input';
 import { TANDEM_SHEET } from '@/core/suspension/tandem/points';
+import { assembleShear, type PlannedShearChange, type ShearAxleSheet } from '@/core/suspension/rubberShear/assemble';
+import { SHEAR_SHEET } from '@/core/suspension/rubberShear/points';
 import { assembleCross, type CrossAxleSheet, type PlannedCrossChange } from '@/core/suspension/transverseLeaf/assemble';
 import { CROSS_SHEET } from '@/core/suspension/transverseLeaf/points';
 import { type Assembly } from '@/core/suspension/kind';
@@ -163,6 +165,18 @@ export function crossSheetOf(view: Around, changes: readonly ChangeRow[] = view.
   };
 }
 
+/** The same of an axle on rubber shear springs. */
+export function shearSheetOf(view: Around, changes: readonly ChangeRow[] = view.plan.changes): ShearAxleSheet {
+  const common = axleSheetOf(view);
+  const { position, axleClass } = view.axle;
+  return {
+    ...common,
+    readings: ofPoints(common.readings, SHEAR_SHEET),
+    axle: { position, axleClass },
+    changes: changesOfKind('rubberShear', changes).map((change): PlannedShearChange => change),
+  };
+}
+
 /** Readings put together, of any kind of axle. */
 export type Assembled = Assembly<AxleInput, PointId>;
 
@@ -175,6 +189,7 @@ const ASSEMBLE: Record<KindId, (view: Around, changes?: readonly ChangeRow[]) =>
   tandemEqualizer: (view, changes) => assembleTandem(tandemSheetOf('tandemEqualizer', view, changes)),
   tandemSlipper: (view, changes) => assembleTandem(tandemSheetOf('tandemSlipper', view, changes)),
   transverseLeaf: (view, changes) => assembleCross(crossSheetOf(view, changes)),
+  rubberShear: (view, changes) => assembleShear(shearSheetOf(view, changes)),
 };
 export function assembledOf(view: Around, changes?: readonly ChangeRow[]): Assembled {
   const made = ASSEMBLE[view.axle.suspension](view, changes);

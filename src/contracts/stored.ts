@@ -3,6 +3,7 @@ import { ORIGINS } from '@/core/estimate/estimate';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { PIVOT_BUSHES, type CoilAxleInput, type CoilKind } from '@/core/suspension/coil/input';
 import { type TANDEM_KINDS, type TandemAxleInput } from '@/core/suspension/tandem/input';
+import { type ShearAxleInput } from '@/core/suspension/rubberShear/input';
 import { type CrossAxleInput } from '@/core/suspension/transverseLeaf/input';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { LEAF_ROLES, SEAT_SHAPES, type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
@@ -294,6 +295,44 @@ const crossInput: z.ZodType<CrossAxleInput> = z.object({
   expects: expects.exactOptional(),
 });
 
+const shearBlock = z.object({ rate: estimate, thick: estimate });
+const shearSide = z.object({
+  height: estimate.nullable(),
+  spring: z
+    .object({
+      ...{ load: estimate, offset: estimate },
+      second: z.object({ extra: estimate, lower: estimate }).nullable(),
+    })
+    .nullable(),
+});
+const shearInput: z.ZodType<ShearAxleInput> = z.object({
+  schemaVersion: z.literal(2),
+  kind: z.literal('rubberShear'),
+  rolled: z.boolean(),
+  block: shearBlock.nullable(),
+  leaf: z
+    .object({
+      ...{ leaves: z.number(), full: z.number() },
+      ...{ width: estimate, thickness: estimate, rateFactor: estimate },
+    })
+    .nullable(),
+  arms: z.object({ fixed: estimate, nose: estimate }).nullable(),
+  hysteresis: estimate,
+  sides: z.object({ left: shearSide, right: shearSide }),
+  tyreRate: estimate,
+  lipOverBase: estimate.exactOptional(),
+  changes: z.array(
+    z.discriminatedUnion('kind', [
+      z.object({ kind: z.literal('shearBlock'), block: shearBlock, offset: estimate, used: z.boolean() }),
+      z.object({ kind: z.literal('blockHoles'), by: estimate }),
+    ]),
+  ),
+  hanging: z.number().exactOptional(),
+  states: z.array(z.object({ id: z.string(), name: z.string(), extraMass: estimate })),
+  afterReading: z.number(),
+  expects: expects.exactOptional(),
+});
+
 type Raw = Record<string, unknown>;
 /** From each version to the next. */
 const UP: Record<number, (was: Raw) => Raw> = {
@@ -315,7 +354,7 @@ function lifted(stored: unknown): unknown {
 /** An immutable input, lifted to the schema of today. */
 export const storedInputSchema = z.preprocess(
   lifted,
-  z.union([leafInput, coilInput, rockerInput, slipperInput, crossInput, twinInput, trailInput, unitInput]),
+  z.union([leafInput, coilInput, rockerInput, slipperInput, crossInput, twinInput, trailInput, unitInput, shearInput]),
 );
 
 /** What is stored of an answer. */

@@ -121,6 +121,7 @@ const MADE_OF: Record<KindId, { counted: string | null; once: readonly string[] 
   torsionBeam: { counted: null, once: ['coil', 'spacer'] },
   coilOver: { counted: null, once: ['coil', 'spacer'] },
   transverseLeaf: { counted: null, once: ['spring', 'spindle'] },
+  rubberShear: { counted: null, once: ['spring', 'carrier'] },
 };
 
 /** Whether somebody has looked at an axle far enough to work on it. */

@@ -142,6 +142,7 @@ const WHOLE_KINDS: Partial<Record<KindId, readonly PartKind[]>> = {
   tandemEqualizer: ['pack', 'shackle', 'rocker', 'hanger'],
   tandemSlipper: ['pack', 'hanger'],
   transverseLeaf: ['pack', 'spindle', 'dropAxle'],
+  rubberShear: ['shearBlock'],
 };
 
 /** What the shelf offers for an axle's springs: of each kind that changes the height, the cheapest of about its width. */

@@ -15,7 +15,7 @@ type Rows = Record<string, Row[]>;
 /** Changes of a plan that leave the spring itself as it was. */
 const ROUND_THE_SPRING = [
   ...['block', 'wedge', 'shackle', 'overAxle', 'spacer', 'stopPad', 'stopCut', 'shocks', 'ubolts', 'line'],
-  ...['riser', 'rocker', 'slipper', 'hitch', 'spindles', 'dropAxle', 'perch', 'pivotBush'],
+  ...['riser', 'rocker', 'slipper', 'hitch', 'spindles', 'dropAxle', 'perch', 'pivotBush', 'blockHoles'],
 ];
 
 /** Whether the work left the spring of an axle alone; a plan that was never built has changed nothing. */

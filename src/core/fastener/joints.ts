@@ -97,6 +97,15 @@ export const JOINTS = {
     pivot: true,
     bolts: SIDES,
   },
+  shearBolts: {
+    name: 'Bolts of the shear block',
+    note: 'all eight started by hand first, frame’s side, then carrier’s; new locking nuts',
+    pivot: false,
+    bolts: SIDES.flatMap((side) =>
+      ['frame', 'carrier'].flatMap((on) => [1, 2, 3, 4].map((n) => `${side}, ${on} side ${n}`)),
+    ),
+  },
+  carrierNose: { name: 'Nose bolt of the carrier', note: 'sleeve home first', pivot: false, bolts: SIDES },
   kingpin: { name: 'Kingpin', note: 'it must still turn by hand; new cotter pin', pivot: false, bolts: SIDES },
   tieRodEnd: {
     name: 'Tie rod end',

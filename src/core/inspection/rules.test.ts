@@ -1,4 +1,5 @@
-import { consequences, judge, RULE_IDS, ruleOf, shopRule, VERDICTS, worse } from './rules';
+import { VERDICTS, worse } from './rule';
+import { consequences, judge, RULE_IDS, ruleOf, shopRule } from './rules';
 
 const seen = (values: Record<string, number>, choice: string | null = null) => ({ choice, values });
 

@@ -6,6 +6,7 @@ const STAYS: readonly PointId[] = [
   ...(['axleSpacing', 'pairTube', 'crossClamp', 'upperArm', 'kingpinLength', 'radiusArm', 'perchPitch'] as const),
   ...(['coilLean', 'coilArm', 'hubArm', 'jointMost', 'shaftLength', 'hubTrack', 'treadDiameter'] as const),
   ...(['steeringArm', 'tieRodLead', 'dragLink', 'padSpread', 'hangerSpread', 'massHeight'] as const),
+  ...(['carrierFixed', 'carrierNose', 'shearRows'] as const),
   ...(['toeLeast', 'toeMost', 'casterLeast', 'casterMost'] as const),
 ];
 
@@ -16,6 +17,8 @@ const OF_SPRING: readonly PointId[] = [
   ...(['coilWire', 'coilOutside', 'coilTurns', 'pairLeaves', 'pairWidth', 'pairThickness', 'pairOuter'] as const),
   ...(['pairInner', 'pairFull', 'pairSeat'] as const),
   ...(['crossLeaves', 'crossWidth', 'crossThickness', 'crossHalf', 'crossFull', 'crossShort'] as const),
+  ...(['shearLong', 'shearWide', 'shearThick', 'shearRate', 'carrierLeaves', 'carrierWidth'] as const),
+  ...(['carrierThickness', 'carrierFull'] as const),
 ];
 
 /** What stands round the spring and was made to one drawing. */

@@ -8,6 +8,7 @@ import { TRAVEL_POINTS } from '../sheet/travel';
 import { WHEEL_POINTS } from '../sheet/wheels';
 import { COIL_POINTS } from '../suspension/coil/points';
 import { TANDEM_POINTS } from '../suspension/tandem/points';
+import { SHEAR_POINTS } from '../suspension/rubberShear/points';
 import { CROSS_POINTS } from '../suspension/transverseLeaf/points';
 import { LEAF_POINTS } from '../suspension/longitudinalLeaf/points';
 
@@ -18,6 +19,7 @@ export const POINTS = {
   ...COIL_POINTS,
   ...TANDEM_POINTS,
   ...CROSS_POINTS,
+  ...SHEAR_POINTS,
   ...TRAVEL_POINTS,
   ...DRIVELINE_POINTS,
   ...BUSH_POINTS,

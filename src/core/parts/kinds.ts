@@ -53,6 +53,13 @@ export const PART_DIMENSIONS = {
   rearArm: { name: 'arm to the rear spring', rule: lengthRule(30, 600, 110), hint: 'pivot to pin, level' },
   pinsBelow: { name: 'pins below the pivot', rule: lengthRule(-150, 200), hint: 'minus above it' },
   drop: { name: 'drop', rule: lengthRule(2, 300, 50), hint: 'wheel’s centre lower than on the standard part' },
+  offset: {
+    name: 'free offset',
+    rule: lengthRule(-200, 200),
+    hint: 'carrier’s side above the frame’s side, nothing on it; minus below',
+  },
+  rubber: { name: 'rubber, plate to plate', rule: lengthRule(8, 300, 75) },
+  rows: { name: 'rows of bolt holes, apart', rule: lengthRule(10, 400, 60) },
   // Derived from the leaves.
   leafCount: { name: 'leaves', rule: { dimension: 'count', unit: 'count', min: 1, max: 30 } },
   thickness: { name: 'thickness', rule: lengthRule(1, 300, 45) },
@@ -240,6 +247,13 @@ export const PART_KINDS = {
     plural: 'drop axles',
     leaves: 'none',
     dimensions: ['drop', 'length', 'bore'],
+    forms: [],
+  },
+  shearBlock: {
+    name: 'rubber shear block',
+    plural: 'rubber shear blocks',
+    leaves: 'none',
+    dimensions: ['rate', 'offset', 'rubber', 'rows'],
     forms: [],
   },
   coilSpacer: {

@@ -32,14 +32,23 @@ export const DRIVEN_IN: Facts = {
 export interface Words {
   chock: string;
   hold: string;
+  lift?: string;
 }
+/** What comes off on the way to the spring, whatever is done to it. */
+export interface Strip {
+  wheels: boolean;
+  shocks: boolean;
+}
+export const WHOLE: Strip = { wheels: true, shocks: true };
+const onEach = (is: boolean, place: string, value: string): Record<string, string[]> =>
+  is ? { [`${place}.left`]: [value], [`${place}.right`]: [value] } : {};
 export const ONE_AXLE: Words = {
   chock: 'Chock the wheels of the other axle, both ways; park brake on, level firm ground',
   hold: 'Jack under the middle of the axle, stands under both its ends',
 };
 
 /** Up and held, with wheels off and everything freed that would be torn when the axle goes down. */
-export function getUp(words: Words = ONE_AXLE): Operation[] {
+export function getUp(words: Words = ONE_AXLE, { wheels, shocks }: Strip = WHOLE): Operation[] {
   return [
     {
       ...{
@@ -49,33 +58,32 @@ export function getUp(words: Words = ONE_AXLE): Operation[] {
       },
       ...{ needs: {}, gives: { chocks: 'in' }, holds: true },
     },
-    ...each((side): Operation => ({
-      ...{ id: `crack.${side}`, side, act: 'Crack the wheel nuts a quarter turn, wheel on the ground' },
-      ...{
-        needs: { [`wheel.${side}`]: ['on'], frame: ['on its wheels'] },
-        gives: { [`wheel.${side}`]: 'nuts cracked' },
-      },
-    })),
+    ...(wheels
+      ? each((side): Operation => ({
+          ...{ id: `crack.${side}`, side, act: 'Crack the wheel nuts a quarter turn, wheel on the ground' },
+          ...{
+            needs: { [`wheel.${side}`]: ['on'], frame: ['on its wheels'] },
+            gives: { [`wheel.${side}`]: 'nuts cracked' },
+          },
+        }))
+      : []),
     {
-      ...{ id: 'lift', side: null, act: 'Lift, and let the frame down onto stands, both sides' },
-      needs: {
-        chocks: ['in'],
-        'wheel.left': ['nuts cracked'],
-        'wheel.right': ['nuts cracked'],
-        frame: ['on its wheels'],
-      },
+      ...{ id: 'lift', side: null, act: words.lift ?? 'Lift, and let the frame down onto stands, both sides' },
+      needs: { chocks: ['in'], ...onEach(wheels, 'wheel', 'nuts cracked'), frame: ['on its wheels'] },
       ...{ gives: { frame: 'on stands', axle: 'hanging' }, holds: true },
       caution:
         'Never under a jack alone, no timber under a stand that can split or tip; shake the vehicle before you go under.',
     },
-    ...each((side): Operation => ({
-      ...{ id: `wheelOff.${side}`, side, act: 'Wheel off, laid under the frame' },
-      needs: { frame: ['on stands'], [`wheel.${side}`]: ['nuts cracked'] },
-      gives: { [`wheel.${side}`]: 'off' },
-    })),
+    ...(wheels
+      ? each((side): Operation => ({
+          ...{ id: `wheelOff.${side}`, side, act: 'Wheel off, laid under the frame' },
+          needs: { frame: ['on stands'], [`wheel.${side}`]: ['nuts cracked'] },
+          gives: { [`wheel.${side}`]: 'off' },
+        }))
+      : []),
     {
       ...{ id: 'holdAxle', side: null, act: words.hold },
-      needs: { frame: ['on stands'], 'wheel.left': ['off'], 'wheel.right': ['off'] },
+      needs: { frame: ['on stands'], ...onEach(wheels, 'wheel', 'off') },
       ...{ gives: { axle: 'held' }, holds: true },
       caution: 'Frame and axle are each held on stands from here on; the jack only moves the axle.',
     },
@@ -90,70 +98,92 @@ export function getUp(words: Words = ONE_AXLE): Operation[] {
       mark: 'Picture of how each line runs and which clip holds it.',
       caution: 'Nothing hangs by its hose.',
     },
-    ...each((side): Operation => ({
-      ...{ id: `shockOff.${side}`, side, act: 'Lower end of the shock off' },
-      ...{ needs: { axle: ['held'], [`shock.${side}`]: ['tight'] }, gives: { [`shock.${side}`]: 'out' } },
-      caution: 'A gas shock pushes itself open: stand beside it.',
-    })),
+    ...(shocks
+      ? each((side): Operation => ({
+          ...{ id: `shockOff.${side}`, side, act: 'Lower end of the shock off' },
+          ...{ needs: { axle: ['held'], [`shock.${side}`]: ['tight'] }, gives: { [`shock.${side}`]: 'out' } },
+          caution: 'A gas shock pushes itself open: stand beside it.',
+        }))
+      : []),
   ];
 }
 
 /** Shocks and lines back, wheels on, down: from here on the weight is on the springs. */
-export function getDown(fastened: (side: Side) => Readonly<Record<string, readonly string[]>>): Operation[] {
+export function getDown(
+  fastened: (side: Side) => Readonly<Record<string, readonly string[]>>,
+  { wheels, shocks }: Strip = WHOLE,
+): Operation[] {
   return [
-    ...each((side): Operation => ({
-      ...{ id: `shockOn.${side}`, side, act: 'Lower end of the shock on, nut run on only' },
-      needs: { [`shock.${side}`]: ['out'], axle: ['held'], ...fastened(side) },
-      gives: { [`shock.${side}`]: 'run on' },
-      loose: 'Shock ends, until the weight is on.',
-    })),
+    ...(shocks
+      ? each((side): Operation => ({
+          ...{ id: `shockOn.${side}`, side, act: 'Lower end of the shock on, nut run on only' },
+          needs: { [`shock.${side}`]: ['out'], axle: ['held'], ...fastened(side) },
+          gives: { [`shock.${side}`]: 'run on' },
+          loose: 'Shock ends, until the weight is on.',
+        }))
+      : []),
     {
       ...{
         id: 'clipLines',
         side: null,
         act: 'Clip hoses, cables and wires back as on the picture; pull each at full droop',
       },
-      needs: { lines: ['free'], 'shock.left': ['run on'], 'shock.right': ['run on'] },
+      needs: {
+        lines: ['free'],
+        ...onEach(shocks, 'shock', 'run on'),
+        ...(shocks ? {} : { ...fastened('left'), ...fastened('right') }),
+      },
       gives: { lines: 'clipped', 'spring.left': 'hanging', 'spring.right': 'hanging' },
     },
-    ...each((side): Operation => ({
-      ...{ id: `wheelOn.${side}`, side, act: 'Wheel on, nuts in cross order by hand' },
-      needs: { [`wheel.${side}`]: ['off'], lines: ['clipped'] },
-      gives: { [`wheel.${side}`]: 'by hand' },
-    })),
+    ...(wheels
+      ? each((side): Operation => ({
+          ...{ id: `wheelOn.${side}`, side, act: 'Wheel on, nuts in cross order by hand' },
+          needs: { [`wheel.${side}`]: ['off'], lines: ['clipped'] },
+          gives: { [`wheel.${side}`]: 'by hand' },
+        }))
+      : []),
     {
       ...{
         id: 'down',
         side: null,
         act: 'Stands out from under the axle, lift the frame off its stands, down onto the wheels',
       },
-      needs: { 'wheel.left': ['by hand'], 'wheel.right': ['by hand'], frame: ['on stands'] },
-      gives: { frame: 'on its wheels', axle: 'on its wheels', 'spring.left': 'loaded', 'spring.right': 'loaded' },
+      needs: { lines: ['clipped'], ...onEach(wheels, 'wheel', 'by hand'), frame: ['on stands'] },
+      gives: {
+        ...{ frame: 'on its wheels', axle: 'on its wheels', 'spring.left': 'loaded', 'spring.right': 'loaded' },
+        let: 'down',
+      },
       caution: 'Nobody under it while it comes down.',
     },
-    ...each((side): Operation => ({
-      ...{ id: `wheelTight.${side}`, side, act: 'Wheel nuts in cross order to their figure' },
-      needs: { frame: ['on its wheels'], [`wheel.${side}`]: ['by hand'] },
-      gives: { [`wheel.${side}`]: 'on' },
-    })),
+    ...(wheels
+      ? each((side): Operation => ({
+          ...{ id: `wheelTight.${side}`, side, act: 'Wheel nuts in cross order to their figure' },
+          needs: { frame: ['on its wheels'], [`wheel.${side}`]: ['by hand'] },
+          gives: { [`wheel.${side}`]: 'on' },
+        }))
+      : []),
     {
       ...{ id: 'roll', side: null, act: 'Roll it a length to and fro and bounce it, so that tyres and bushes let go' },
-      ...{ needs: { 'wheel.left': ['on'], 'wheel.right': ['on'] }, gives: { settled: 'yes' } },
+      // Before it was lifted it stood on its wheels too: only after the springs were loaded again does rolling settle it.
+      needs: { ...onEach(true, 'wheel', 'on'), let: ['down'] },
+      gives: { settled: 'yes' },
     },
   ];
 }
 
 /** Everything is tight: measured, tried, noted. */
-export function handOver(done: Readonly<Record<string, readonly string[]>>): Operation[] {
+export function handOver(done: Readonly<Record<string, readonly string[]>>, { shocks }: Strip = WHOLE): Operation[] {
   return [
-    ...each((side): Operation => ({
-      ...{ id: `shockTight.${side}`, side, act: 'Shock ends to their figure, weight on' },
-      needs: { settled: ['yes'], [`shock.${side}`]: ['run on'] },
-      gives: { [`shock.${side}`]: 'final' },
-    })),
+    ...(shocks
+      ? each((side): Operation => ({
+          ...{ id: `shockTight.${side}`, side, act: 'Shock ends to their figure, weight on' },
+          needs: { settled: ['yes'], [`shock.${side}`]: ['run on'] },
+          gives: { [`shock.${side}`]: 'final' },
+        }))
+      : []),
     {
       ...{ id: 'chocksOut', side: null, act: 'Tools and chocks away, count them' },
-      needs: { 'shock.left': ['final'], 'shock.right': ['final'], ...done },
+      needs: { settled: ['yes'], ...onEach(shocks, 'shock', 'final'), ...done },
       gives: { chocks: 'out' },
     },
     {

@@ -6,7 +6,7 @@ const out = (facts: Facts, place: string): boolean => facts[place] === 'out';
 const either = (fn: (side: string) => boolean): boolean => SIDES.some(fn);
 
 /** What holds a spring to the vehicle, by place; the last of them undone lets go what is in it. */
-const HOLDS_SPRING = ['ubolts', 'front', 'shackle', 'seat', 'rocker', 'eye', 'pivot'];
+const HOLDS_SPRING = ['ubolts', 'front', 'shackle', 'seat', 'rocker', 'eye', 'pivot', 'nose', 'rubber'];
 
 /**
  * What no order of work may pass through, whatever the suspension: the cautions of the trade on support and stored energy. Common practice;
@@ -62,6 +62,13 @@ export const UNCOMPRESSED: Hazard = {
   id: 'uncompressed',
   says: 'The nut that holds the coil on its unit is off and no compressor holds it: it flies.',
   in: (f) => either((s) => out(f, `stem.${s}`) && f[`compressor.${s}`] !== 'on'),
+};
+
+/** An unload tool between frame and carrier that is driven away with. */
+export const TOOL_LEFT: Hazard = {
+  id: 'toolLeft',
+  says: 'The unload tool is still on its carrier and the weight comes onto it: it flies.',
+  in: (f) => f.frame === 'on its wheels' && either((s) => f[`tool.${s}`] === 'on'),
 };
 
 /** While one side is worked on the other one holds the axle in its place. */

@@ -17,6 +17,7 @@ const KINDS = {
   twinBeam: ['coil', 'spacer', 'pivotBush', ...BESIDE],
   torsionBeam: ['coil', 'spacer', 'pivotBush', ...BESIDE],
   coilOver: ['coil', 'spacer', 'perch', ...BESIDE],
+  rubberShear: ['shearBlock', 'blockHoles', ...BESIDE],
 } as const satisfies Partial<Record<KindId, readonly string[]>>;
 
 const job = fc.constantFrom(...(Object.keys(KINDS) as (keyof typeof KINDS)[])).chain((kind) =>
@@ -118,6 +119,7 @@ test('nothing planned is left out: what is planned besides shows in what is done
     twinBeam: { of: 'coil', with: ['spacer', 'pivotBush'] },
     torsionBeam: { of: 'coil', with: ['spacer', 'pivotBush'] },
     coilOver: { of: 'coil', with: ['spacer', 'perch'] },
+    rubberShear: { of: 'shearBlock', with: ['blockHoles'] },
   } as const;
   const silent = Object.entries(besides).flatMap(([kind, { of, with: more }]) =>
     [...more, 'stopPad', 'shocks', 'line']

@@ -17,6 +17,7 @@ import { COIL_BEAM, COIL_LINES, COIL_OVER, TORSION_BEAM, TWIN_BEAM, type CoilTyp
 import { TANDEM_EQUALIZER, TANDEM_LINES, TANDEM_SLIPPER, type TandemTypes } from './tandem/kind';
 import { LONGITUDINAL_LEAF, type LeafTypes } from './longitudinalLeaf/kind';
 import { LEAF_LINES } from './longitudinalLeaf/lines';
+import { RUBBER_SHEAR, SHEAR_LINES, type ShearTypes } from './rubberShear/kind';
 import { CROSS_LINES, TRANSVERSE_LEAF, type CrossTypes } from './transverseLeaf/kind';
 
 /** Every kind of suspension that can be predicted. A new kind is a folder and a line in each list of this file. */
@@ -29,6 +30,7 @@ interface Kinds {
   twinBeam: CoilTypes<'twinBeam'>;
   torsionBeam: CoilTypes<'torsionBeam'>;
   coilOver: CoilTypes<'coilOver'>;
+  rubberShear: ShearTypes;
 }
 const KINDS: { [K in keyof Kinds]: SuspensionKind<Kinds[K]> } = {
   longitudinalLeaf: LONGITUDINAL_LEAF,
@@ -39,6 +41,7 @@ const KINDS: { [K in keyof Kinds]: SuspensionKind<Kinds[K]> } = {
   twinBeam: TWIN_BEAM,
   torsionBeam: TORSION_BEAM,
   coilOver: COIL_OVER,
+  rubberShear: RUBBER_SHEAR,
 };
 
 export type KindId = keyof Kinds;
@@ -47,13 +50,22 @@ export const KIND_IDS = Object.keys(KINDS) as [KindId, ...KindId[]];
 
 export type InputOf<K extends KindId> = Kinds[K]['input'];
 export type PredictionOf<K extends KindId> = Prediction<Kinds[K]>;
+export type FiguresOf<K extends KindId> = Kinds[K]['figures'];
+export type StateOf<K extends KindId> = StatePrediction<Kinds[K]>;
 
 /** Everything a prediction of any axle is made from; stored with it, never edited. */
 export type AxleInput = Kinds[KindId]['input'];
 export type AxlePrediction = { [K in KindId]: Prediction<Kinds[K]> }[KindId];
 
 /** What the lines of a ledger may be. */
-export const LEDGER_KINDS = [...FRAME_LINES, ...LEAF_LINES, ...COIL_LINES, ...TANDEM_LINES, ...CROSS_LINES] as const;
+export const LEDGER_KINDS = [
+  ...FRAME_LINES,
+  ...LEAF_LINES,
+  ...COIL_LINES,
+  ...TANDEM_LINES,
+  ...CROSS_LINES,
+  ...SHEAR_LINES,
+] as const;
 
 /** The prediction that an input gives. */
 export type PredictionFor<I extends AxleInput> = I extends AxleInput ? Prediction<Kinds[I['kind']]> : never;
@@ -159,6 +171,7 @@ const FAMILY: Record<KindId, KindId> = {
   twinBeam: 'coilBeam',
   torsionBeam: 'coilBeam',
   coilOver: 'coilBeam',
+  rubberShear: 'rubberShear',
 };
 
 /** What a plan asks of what must fit; the kind's own question is answered only by a prediction of its family. */

@@ -1,6 +1,7 @@
 /**
  * What settling is expected to take of the height after the work, by what the work put in, mm, 90 %; over some 1,500 km. Common practice.
- * A re-arched pack has lost its set, like a new one.
+ * A re-arched pack has lost its set, like a new one. Rubber creeps by some 3 to 7 % of its standing shear in every tenfold of time (natural
+ * rubber, from memory): of 20 to 40 mm, from the first minutes to some weeks, what stands here.
  */
 export const SETTLING = {
   addedLeaf: { name: 'a leaf added', value: -5, half90: 5 },
@@ -9,6 +10,8 @@ export const SETTLING = {
   newCoil: { name: 'new coils', value: -5, half90: 4 },
   usedCoil: { name: 'coils that had settled before', value: 0, half90: 3 },
   newSprings: { name: 'new springs of a pair of axles', value: -5, half90: 4 },
+  newRubber: { name: 'new rubber blocks', value: -4, half90: 3 },
+  usedRubber: { name: 'rubber blocks that had crept before', value: 0, half90: 2 },
   usedSprings: { name: 'springs of a pair that had settled before', value: 0, half90: 3 },
 } as const;
 export type SettlingId = keyof typeof SETTLING;

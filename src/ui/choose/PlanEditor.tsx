@@ -15,7 +15,7 @@ import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
-import { CHANGES, type DraftLine } from './planDraft';
+import { CHANGES, isAged, type DraftLine } from './planDraft';
 import { type PlanHandle } from './usePlan';
 
 /** What a plan may hold more than once. */
@@ -192,9 +192,7 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
                 <AgeChips line={line} onPick={(used) => replace(line.key, { used })} />
               </div>
             ) : null}
-            {line.kind === 'springs' || line.kind === 'crossSpring' ? (
-              <AgeChips line={line} onPick={(used) => replace(line.key, { used })} />
-            ) : null}
+            {isAged(line.kind) ? <AgeChips line={line} onPick={(used) => replace(line.key, { used })} /> : null}
             {line.kind === 'shackle' && view.axle.suspension === 'longitudinalLeaf' && view.pack.rearEnd === null ? (
               <p>
                 <Marked kind="look">

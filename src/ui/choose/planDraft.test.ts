@@ -68,6 +68,11 @@ const stored: ChangeRow[] = [
   },
   { kind: 'spindles', left: 50, leftTyped: '50', right: 50, rightTyped: '50' },
   { kind: 'dropAxle', by: 75, byTyped: '75' },
+  {
+    ...{ kind: 'shearBlock', rate: 120, rateTyped: '120 N/mm', thick: 80, thickTyped: '80', offset: -52 },
+    ...{ offsetTyped: '-52', used: false, source: 'measured' },
+  },
+  { kind: 'blockHoles', by: 40, byTyped: '40' },
   { kind: 'perch', pitch: 10, pitchTyped: '10', left: 3, leftTyped: '3', right: 2, rightTyped: '2' },
   { kind: 'pivotBush', bush: 'turns' },
   { kind: 'hitch', by: -50, byTyped: '-50' },

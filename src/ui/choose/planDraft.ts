@@ -206,6 +206,36 @@ export const CHANGES: Record<
       },
     ],
   },
+  shearBlock: {
+    name: 'Other shear blocks',
+    inHand: 'block in hand',
+    fields: [
+      {
+        id: 'rate',
+        label: 'Rate of one block',
+        rule: { dimension: 'rate', unit: 'N/mm', min: 5, max: 5000, alternatives: ['lbf/in'] },
+        hint: 'by its mark or its maker’s sheet',
+      },
+      { id: 'thick', label: 'Rubber, plate to plate', rule: lengthRule(8, 300, 75) },
+      {
+        id: 'offset',
+        label: 'Free offset',
+        rule: lengthRule(-200, 200),
+        hint: 'carrier’s side above the frame’s side, nothing on it; minus below',
+      },
+    ],
+  },
+  blockHoles: {
+    name: 'Carrier in another row of holes',
+    fields: [
+      {
+        id: 'by',
+        label: 'Carrier lower by',
+        rule: lengthRule(-200, 200),
+        hint: 'on its block; minus is higher. Both sides alike',
+      },
+    ],
+  },
   stopPad: {
     name: 'Pad under the bump stop',
     fields: [
@@ -253,6 +283,10 @@ export const CHANGES: Record<
     ],
   },
 };
+
+/** Springs of which it is asked whether they are new, and nothing else besides their figures. */
+export const isAged = (kind: ChangeKind): boolean =>
+  kind === 'springs' || kind === 'crossSpring' || kind === 'shearBlock';
 
 /** One line of the plan while it is being typed. */
 export interface DraftLine {
@@ -308,8 +342,7 @@ export function completeLine(line: DraftLine): ChangeRow | undefined {
     entries.push(['bend', line.bend]);
   }
   if (line.kind === 'line') entries.push(['item', line.item]);
-  if (line.kind === 'springs' || line.kind === 'crossSpring')
-    entries.push(['used', line.used ?? false], ['source', line.source]);
+  if (isAged(line.kind)) entries.push(['used', line.used ?? false], ['source', line.source]);
   if (line.kind === 'addLeaf') {
     entries.push(['source', line.source]);
     if (line.camberKnown === false && line.source === 'catalogue') entries.push(['camberKnown', false]);
@@ -338,9 +371,7 @@ export function lineOf(change: ChangeRow, index: number): DraftLine {
     ...(change.kind === 'eyes' && { form: change.form }),
     ...(change.kind === 'wedge' && { thick: change.thick }),
     ...(change.kind === 'coil' && { ends: change.ends }),
-    ...((change.kind === 'coil' || change.kind === 'springs' || change.kind === 'crossSpring') && {
-      used: change.used,
-    }),
+    ...((change.kind === 'coil' || isAged(change.kind)) && 'used' in change && { used: change.used }),
     ...(change.kind === 'pivotBush' && { bush: change.bush }),
     ...(change.kind === 'pack' && { pack: change }),
     ...(change.kind === 'line' && { item: change.item }),

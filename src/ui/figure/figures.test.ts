@@ -9,6 +9,7 @@ import { allFields, fieldKey, type FieldAt } from '../measure/fields';
 import { COIL_FIGURES } from '../suspension/coil/coilFigures';
 import { SLIPPER_FIGURES, TANDEM_FIGURES } from '../suspension/tandem/tandemFigures';
 import { coilFiguresOf } from '../suspension/coil/coilFigureSets';
+import { SHEAR_FIGURES } from '../suspension/rubberShear/shearFigures';
 import { CROSS_FIGURES } from '../suspension/transverseLeaf/crossFigures';
 import { clipsFigure } from '../suspension/longitudinalLeaf/clipsFigure';
 import { benchFigure, leavesFigure } from '../suspension/longitudinalLeaf/leafFigures';
@@ -91,6 +92,7 @@ test.each([
   'tandemSlipper',
   'coilBeam',
   'transverseLeaf',
+  'rubberShear',
   'twinBeam',
   'torsionBeam',
   'coilOver',
@@ -99,7 +101,12 @@ test.each([
   const view = { ...leaf, leaves: [], axle: { ...leaf.axle, suspension } };
   const set = {
     ...{ tandemEqualizer: TANDEM_FIGURES, tandemSlipper: SLIPPER_FIGURES },
-    ...{ coilBeam: COIL_FIGURES, transverseLeaf: CROSS_FIGURES, twinBeam: coilFiguresOf('twinBeam') },
+    ...{
+      coilBeam: COIL_FIGURES,
+      transverseLeaf: CROSS_FIGURES,
+      rubberShear: SHEAR_FIGURES,
+      twinBeam: coilFiguresOf('twinBeam'),
+    },
     ...{ torsionBeam: coilFiguresOf('torsionBeam'), coilOver: coilFiguresOf('coilOver') },
   }[suspension];
   const values = figureValues(view, 'today', set.standIn?.(view));

@@ -1,6 +1,7 @@
 import { findTerms, type Term } from '@/core/handbook/terms';
 import { SCHOOLS } from '@/core/selection/schools';
-import { RULES, SHEETS, type InspectionRule, type SheetId } from '@/core/inspection/rules';
+import { SHEETS, type InspectionRule, type SheetId } from '@/core/inspection/rule';
+import { RULES } from '@/core/inspection/rules';
 import { Sheet } from '../controls/Sheet';
 import { KEYS } from '../frame/Keys';
 import { STATIONS } from '@/contracts/stationNames';

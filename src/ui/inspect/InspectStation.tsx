@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
-import { ruleOf, SHEETS, type RuleId, type SheetId } from '@/core/inspection/rules';
+import { SHEETS, type SheetId } from '@/core/inspection/rule';
+import { ruleOf, type RuleId } from '@/core/inspection/rules';
 import { axleName } from '@/core/suspension/names';
 import { rulesOf } from '@/core/suspension/registry';
 import { type Side } from '@/core/vehicle/side';

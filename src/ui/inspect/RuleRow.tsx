@@ -1,6 +1,7 @@
 'use client';
 import { type Side, SIDES } from '@/core/vehicle/side';
-import { shopRule, type InspectionRule, type RuleId } from '@/core/inspection/rules';
+import { type InspectionRule } from '@/core/inspection/rule';
+import { shopRule, type RuleId } from '@/core/inspection/rules';
 import { type JobHandle } from '../job/useJob';
 import { FindingCell } from './FindingCell';
 import { ShopLimits } from './ShopLimits';

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
-import { ruleOf, type InspectionRule, type InspectionVerdict, type RuleId } from '@/core/inspection/rules';
+import { type InspectionRule, type InspectionVerdict } from '@/core/inspection/rule';
+import { ruleOf, type RuleId } from '@/core/inspection/rules';
 import { type FieldRule } from '@/core/units/parse';
 import { lengthRule } from '@/core/units/rules';
 import { TextField } from '../controls/TextField';

@@ -1,4 +1,4 @@
-import { type InspectionVerdict } from '@/core/inspection/rules';
+import { type InspectionVerdict } from '@/core/inspection/rule';
 import { Marked, type MarkKind } from '../controls/Mark';
 
 const KIND: Record<Exclude<InspectionVerdict, 'stop'>, MarkKind> = {

@@ -3,6 +3,7 @@ import { rulesOf } from '@/core/suspension/registry';
 import { LEAF_WALK } from '../suspension/longitudinalLeaf/walkPlaces';
 import { COIL_WALK, TRAIL_WALK, TWIN_WALK, UNIT_WALK } from '../suspension/coil/walkPlaces';
 import { TANDEM_WALK } from '../suspension/tandem/walkPlaces';
+import { SHEAR_WALK } from '../suspension/rubberShear/walkPlaces';
 import { CROSS_WALK } from '../suspension/transverseLeaf/walkPlaces';
 import { walked, walkOf, worstOf } from './walk';
 
@@ -23,6 +24,7 @@ test.each([
   ['twinBeam', TWIN_WALK],
   ['torsionBeam', TRAIL_WALK],
   ['coilOver', UNIT_WALK],
+  ['rubberShear', SHEAR_WALK],
 ] as const)('every rule of %s is walked once, numbered from 1', (kind, order) => {
   const spots = walkOf(viewOf(kind, []), order);
   expect(spots.map((s) => s.rule).toSorted()).toEqual([...rulesOf(kind, { rearEnd: null } as never)].toSorted());

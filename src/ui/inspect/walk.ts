@@ -1,5 +1,6 @@
 import { type JobView } from '@/contracts/job';
-import { ruleOf, worse, type InspectionVerdict, type RuleId } from '@/core/inspection/rules';
+import { worse, type InspectionVerdict } from '@/core/inspection/rule';
+import { ruleOf, type RuleId } from '@/core/inspection/rules';
 import { rulesOf } from '@/core/suspension/registry';
 import { SIDES, type Side } from '@/core/vehicle/side';
 

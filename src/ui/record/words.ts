@@ -21,4 +21,6 @@ export const CHANGE_WORDS: Readonly<Record<string, string>> = {
   crossSpring: 'another spring across',
   spindles: 'lifted spindles',
   dropAxle: 'drop axle',
+  shearBlock: 'other shear blocks',
+  blockHoles: 'carrier in another row',
 };

@@ -4,6 +4,7 @@ import { type StationProps } from '../frame/JobFrame';
 import { CoilChoose } from './coil/CoilChoose';
 import { LeafChoose } from './longitudinalLeaf/LeafChoose';
 import { TandemChoose } from './tandem/TandemChoose';
+import { ShearChoose } from './rubberShear/ShearChoose';
 import { CrossChoose } from './transverseLeaf/CrossChoose';
 
 /** Choose of every kind. */
@@ -16,4 +17,5 @@ export const CHOOSE: Record<KindId, ComponentType<StationProps>> = {
   tandemEqualizer: TandemChoose,
   tandemSlipper: TandemChoose,
   transverseLeaf: CrossChoose,
+  rubberShear: ShearChoose,
 };

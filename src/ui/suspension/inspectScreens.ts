@@ -12,6 +12,9 @@ import { LEAF_WALK } from './longitudinalLeaf/walkPlaces';
 import { TandemAside } from './tandem/TandemAside';
 import { TandemWalk } from './tandem/TandemWalk';
 import { TANDEM_WALK } from './tandem/walkPlaces';
+import { ShearAside } from './rubberShear/ShearAside';
+import { ShearWalk } from './rubberShear/ShearWalk';
+import { SHEAR_WALK } from './rubberShear/walkPlaces';
 import { CrossAside } from './transverseLeaf/CrossAside';
 import { CrossWalk } from './transverseLeaf/CrossWalk';
 import { CROSS_WALK } from './transverseLeaf/walkPlaces';
@@ -38,5 +41,6 @@ export const INSPECT: Record<KindId, InspectScreens> = {
   coilOver: { Stage: CoilWalk, walk: UNIT_WALK, Aside: CoilAside },
   tandemEqualizer: TANDEM,
   tandemSlipper: TANDEM,
+  rubberShear: { Stage: ShearWalk, walk: SHEAR_WALK, Aside: ShearAside },
   transverseLeaf: { Stage: CrossWalk, walk: CROSS_WALK, Aside: CrossAside },
 };

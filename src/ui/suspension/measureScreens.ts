@@ -4,6 +4,7 @@ import { type StationProps } from '../frame/JobFrame';
 import { CoilMeasure } from './coil/CoilMeasure';
 import { LeafMeasure } from './longitudinalLeaf/LeafMeasure';
 import { TandemMeasure } from './tandem/TandemMeasure';
+import { ShearMeasure } from './rubberShear/ShearMeasure';
 import { CrossMeasure } from './transverseLeaf/CrossMeasure';
 
 /** Measure of every kind; a list a station, so that a page loads no other station. */
@@ -16,4 +17,5 @@ export const MEASURE: Record<KindId, ComponentType<StationProps>> = {
   tandemEqualizer: TandemMeasure,
   tandemSlipper: TandemMeasure,
   transverseLeaf: CrossMeasure,
+  rubberShear: ShearMeasure,
 };

@@ -1,24 +1,13 @@
 'use client';
 import { useMemo } from 'react';
-import { type ShelfItem } from '@/contracts/shelf';
-import { type CrossAxleInput } from '@/core/suspension/transverseLeaf/input';
 import { crossWays, type CrossWay } from '@/core/suspension/transverseLeaf/ways';
 import { decimalText } from '@/core/units/format';
-import { type PlanHandle } from '../../choose/usePlan';
+import { type WaysAt } from '../../choose/KindChoose';
 import { moreText, WaysSheet } from '../../choose/WaysSheet';
-import { type JobHandle } from '../../job/useJob';
 import { crossPartOf, planOfCross } from './crossPart';
 
-interface Props {
-  job: JobHandle;
-  plan: PlanHandle;
-  /** The axle as it stands, without a plan. */
-  input: CrossAxleInput;
-  shelf: readonly ShelfItem[];
-}
-
 /** Springs across, spindles and beams of the shelf. */
-export function CrossWays({ job, plan, input, shelf }: Props) {
+export function CrossWays({ job, plan, input, shelf }: WaysAt<'transverseLeaf'>) {
   const { view } = job;
   const wanted = view.states.find((s) => s.wanted) ?? view.states[0]!;
   const ways = useMemo(

@@ -6,15 +6,20 @@ const job = (n: string) => `/jobs/5a1e00${n}-0000-4000-8000-000000000f00`;
 const get = async (request: APIRequestContext, path: string): Promise<JobView> =>
   (await (await request.get(`/api${path}`)).json()) as JobView;
 
+const COILS = (wire: string) =>
+  [
+    ['Coil, seat to seat, left', '275'],
+    ['Coil, seat to seat, right', '275'],
+    ['Wire', wire],
+    ['Outside diameter', '140'],
+    ['Turns, end to end', '8.5'],
+  ] as const;
+
 const KINDS = [
   {
     suspension: 'twinBeam' as const,
     position: 'front' as const,
-    wire: '17.5',
-    readings: [
-      ['Pivot to the coil', '580'],
-      ['Pivot to the wheel', '900'],
-    ],
+    readings: [...COILS('17.5'), ['Pivot to the coil', '580'], ['Pivot to the wheel', '900']],
     plan: async (page: Page) => {
       await page.getByRole('button', { name: '+ Seat spacers' }).click();
       await typeInto(page, 'Spacers after the work', '20');
@@ -24,15 +29,12 @@ const KINDS = [
     check: 'swingCaster',
     joint: 'Pivot of the beam',
     step: 'each beam swings for itself',
+    figures: { id: 'coil-figures', with: 'Rate at the hub', facts: 'coilBeam' },
   },
   {
     suspension: 'torsionBeam' as const,
     position: 'rear' as const,
-    wire: '15.5',
-    readings: [
-      ['Pivot to the coil', '400'],
-      ['Pivot to the hub', '430'],
-    ],
+    readings: [...COILS('15.5'), ['Pivot to the coil', '400'], ['Pivot to the hub', '430']],
     plan: async (page: Page) => {
       await page.getByRole('button', { name: '+ Pivot bushes renewed' }).click();
       await page.getByRole('button', { name: 'rubber, bonded' }).click();
@@ -41,15 +43,12 @@ const KINDS = [
     check: 'pivotTwist',
     joint: 'Bracket of the brake cable',
     step: 'never tightened hanging',
+    figures: { id: 'coil-figures', with: 'Rate at the hub', facts: 'coilBeam' },
   },
   {
     suspension: 'coilOver' as const,
     position: 'front' as const,
-    wire: '15.5',
-    readings: [
-      ['Arm to the unit', '290'],
-      ['Arm to the ball joint', '400'],
-    ],
+    readings: [...COILS('15.5'), ['Arm to the unit', '290'], ['Arm to the ball joint', '400']],
     plan: async (page: Page) => {
       await page.getByRole('button', { name: '+ Lower seats moved' }).click();
       await typeInto(page, 'Groove to groove', '10');
@@ -60,6 +59,33 @@ const KINDS = [
     check: 'coilPreload',
     joint: 'Nut on the stem',
     step: 'STOP POINT',
+    figures: { id: 'coil-figures', with: 'Rate at the hub', facts: 'coilBeam' },
+  },
+  {
+    suspension: 'rubberShear' as const,
+    position: 'rear' as const,
+    readings: [
+      ['Rubber, along its slide', '152'],
+      ['Rubber, width', '92'],
+      ['Rubber, plate to plate', '84'],
+      ['Carrier above the frame’s plate, left', '4'],
+      ['Carrier above the frame’s plate, right', '2'],
+      ['Fixed eye to axle', '620'],
+      ['Axle to nose bolt', '540'],
+      ['Leaves', '4'],
+      ['Width of its leaves', '70'],
+      ['Thickness of its leaves', '11.2'],
+    ],
+    plan: async (page: Page) => {
+      await page.getByRole('button', { name: '+ Carrier in another row of holes' }).click();
+      await typeInto(page, 'Carrier lower by', '40');
+    },
+    // The axle's share of what the nose comes down: 40 × 620 / 1160.
+    total: '461',
+    check: 'shearStrain',
+    joint: 'Nose bolt of the carrier',
+    step: 'drift pins through',
+    figures: { id: 'shear-figures', with: 'what the unload tool takes over', facts: 'rubberShear' },
   },
 ];
 
@@ -78,16 +104,11 @@ for (const kind of KINDS)
       ['Hub to arch lip, left', '440'],
       ['Hub to arch lip, right', '440'],
       ['Axle load, estimated', '1150'],
-      ['Coil, seat to seat, left', '275'],
-      ['Coil, seat to seat, right', '275'],
-      ['Wire', kind.wire],
-      ['Outside diameter', '140'],
-      ['Turns, end to end', '8.5'],
       ...kind.readings,
     ] as const)
       await typeInto(page, field, text);
     await openTab(page, 'as it stands');
-    await expect(page.getByTestId('coil-figures')).toContainText('Rate at the hub');
+    await expect(page.getByTestId(kind.figures.id)).toContainText(kind.figures.with);
 
     await page.goto(`${path}/choose#plan`);
     await kind.plan(page);
@@ -99,7 +120,7 @@ for (const kind of KINDS)
     await expect.poll(async () => (await get(request, path)).predictions.length).toBe(1);
     const stored = await get(request, path);
     expect(stored.predictions[0]!.facts.own).toMatchObject({
-      kind: 'coilBeam',
+      kind: kind.figures.facts,
       of: expect.arrayContaining([expect.anything()]),
     });
     for (const item of [
@@ -152,4 +173,27 @@ test('the demo’s swinging beams and units: drawn, nothing at odds, grooves amo
     await page.goto(`${job(n)}/measure#list`);
     await expect(page.locator('#watch')).toContainText('nothing contradicts');
   }
+});
+
+test('the demo’s minibus: rubber leaning between its plates, a torn block that the plan mends, rows of holes among the ways', async ({
+  page,
+}) => {
+  await page.goto(`${job('14')}/measure#list`);
+  await expect(page.locator('#watch')).toContainText('nothing contradicts');
+  await typeInto(page, 'Carrier above the frame’s plate, left', '-40');
+  await expect(page.getByTestId('flags')).toContainText('left and right differ');
+  await typeInto(page, 'Carrier above the frame’s plate, left', '11');
+  await expect(page.getByTestId('flags')).toHaveCount(0);
+  await page.goto(`${job('14')}/choose#fit`);
+  await expect(page.getByRole('img', { name: /Rubber block and leaf.*rubber sheared/ })).toBeVisible({
+    timeout: 30_000,
+  });
+  await expect(page.locator('tr[data-check=shearLeaf]')).toContainText('fits');
+  await openTab(page, 'ways');
+  const ways = page.getByRole('table', { name: 'Ways with other shear blocks and rows of holes' });
+  await expect(ways.getByRole('row').filter({ hasText: 'a row lower on its block' }).first()).toBeVisible();
+  await expect(ways.getByRole('row').filter({ hasText: 'wide rows' })).toHaveCount(0);
+  await page.goto(`${job('14')}/build#steps`);
+  await expect(page.getByRole('main')).toContainText('Unload tool');
+  await expect(page.getByRole('main')).not.toContainText('Wheel off');
 });

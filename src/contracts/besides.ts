@@ -68,6 +68,7 @@ export function besidesOf(view: AxleView, heaviest: number | null = null): Besid
       hubToHub: { left: at('hubToHub', 'left'), right: at('hubToHub', 'right') },
       wheelbase: vehicle.wheelbase,
       wider: pack && width !== null ? pack.width - width : 0,
+      width: change('axleWidth') ?? null,
       drives: !formOf(vehicle.form).hitched,
     },
     steered: axle.steered,

@@ -52,6 +52,8 @@ const shear = z.object({
   built: block.extend({ strain: z.number(), toLimit: z.number(), leafStress: z.number() }),
 });
 
+const helper = z.object({ pressed: z.number(), stroke: z.number(), force: z.number() });
+
 const stored = z.object({
   ubolt: z.unknown(),
   left: travel,
@@ -63,6 +65,7 @@ const stored = z.object({
   pair: z.array(pair),
   cross: z.array(cross).default([]),
   shear: z.array(shear).default([]),
+  helpers: z.array(helper).default([]),
 });
 
 /** What a stored prediction says of what must fit, out of its immutable result; empty where an older core did not say. */
@@ -73,7 +76,7 @@ export const factsSchema = stored.transform(({ left, right, ...kinds }): SolvedF
 
 /** What the kind's checks hang on; which kind it is of shows in what there is. */
 function ownOf(kinds: Omit<z.infer<typeof stored>, 'left' | 'right'>): KindStanding {
-  const { ubolt, working, clamped, nominal, coils, pair, cross, shear } = kinds;
+  const { ubolt, working, clamped, nominal, coils, pair, cross, shear, helpers } = kinds;
   if (coils.length > 0) return { kind: 'coilBeam', of: coils };
   if (pair.length > 0) return { kind: 'tandemEqualizer', of: pair };
   if (cross.length > 0) return { kind: 'transverseLeaf', of: cross.map(({ old, built }) => standingOf(old, built)) };
@@ -82,6 +85,7 @@ function ownOf(kinds: Omit<z.infer<typeof stored>, 'left' | 'right'>): KindStand
     kind: 'longitudinalLeaf',
     of: {
       ubolt: (ubolt ?? null) as LeafStanding['ubolt'],
+      ...(helpers.length > 0 && { helpers }),
       // Records of an older core have no nominal stress: their peaks are held against the nominal limit, as they were.
       standing: [
         ...working.map((w, k) => ({ working: w, ...(nominal[k] && { nominal: nominal[k] }) })),

@@ -63,6 +63,7 @@ export const CHECK_NAMES: Record<FitItem, string> = {
   threads: 'U-bolts: three threads beyond the nut',
   runOut: 'U-bolts: nut stays on the thread',
   stress: 'Stress of the leaves',
+  helper: 'Helper springs',
   located: 'Main leaf locates the axle',
   shockShut: 'Stop is solid before the shock is shut',
   axleToFrame: 'Stop is solid before axle meets frame',
@@ -89,6 +90,7 @@ export const CHECK_NAMES: Record<FitItem, string> = {
   tyreToSpring: 'Room between tyre and spring',
   headlamps: 'Beam of the headlamps',
   sideSlope: 'Side slope before it tips',
+  axleShafts: 'Axle shafts and what hangs on them',
   ...SURVEY_TEXT,
   ...(Object.fromEntries(Object.entries(SAFETY_TEXT).map(([id, { name }]) => [id, name])) as Record<
     SafetyItem,

@@ -28,6 +28,7 @@ export function orderOfWork(view: AxleView): OrderOfWork | null {
           sides: schoolOf(view, 'workSides') === 'other' ? 'both' : 'one',
           packInPlace: schoolOf(view, 'packInPlace') === 'one',
           bonded: kind === null ? null : kind === 'bonded',
+          driveUnit: view.axle.axleClass === 'cartRear',
         });
   if (!procedure) return null;
   const { start, operations, hazards } = procedure;
@@ -37,9 +38,9 @@ export function orderOfWork(view: AxleView): OrderOfWork | null {
   return { ...composed, done, progress: progressOf(start, order, done, hazards) };
 }
 
-/** Whether the plan asks for steps in which wheels come off. */
+/** Whether the plan asks for steps in which it stands in the air. */
 export const takesSteps = (view: AxleView): boolean =>
-  orderOfWork(view)?.steps.some(({ operation }) => operation.id.startsWith('wheelOff')) ?? view.plan.changes.length > 0;
+  orderOfWork(view)?.steps.some(({ operation }) => operation.id === 'lift') ?? view.plan.changes.length > 0;
 
 export type Stand = 'ground' | 'air' | 'weight';
 

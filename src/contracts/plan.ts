@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { BENDS } from '@/core/fastener/uboltOrder';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
+import { HELPERS } from '@/core/mechanics/helper/curve';
 import { PIVOT_BUSHES } from '@/core/suspension/coil/input';
 import { type KindId } from '@/core/suspension/registry';
 import { SCHOOLS } from '@/core/selection/schools';
@@ -9,6 +10,7 @@ import { SLACK_ITEMS } from '@/core/travel/survey';
 import { typed } from './basics';
 
 const length = (min: number, max: number) => z.number().min(min).max(max);
+const mass = z.number().min(0).max(20_000);
 /** The part of the shelf a change was taken from; absent for one measured or to be made. */
 const from = { partId: z.uuid().optional(), partName: z.string().min(1).max(160).optional() };
 
@@ -166,6 +168,43 @@ export const changeSchema = z.discriminatedUnion('kind', [
     ...from,
   }),
   z.object({ kind: z.literal('blockHoles'), by: length(-200, 200), byTyped: typed }),
+  z.object({
+    kind: z.literal('helper'),
+    device: z.enum(HELPERS),
+    gap: length(-300, 300),
+    gapTyped: typed,
+    stroke: length(5, 500),
+    strokeTyped: typed,
+    /** Carried by one at even shares of its stroke, kg. */
+    open: mass,
+    openTyped: typed,
+    quarter: mass,
+    quarterTyped: typed,
+    half: mass,
+    halfTyped: typed,
+    threeQuarters: mass,
+    threeQuartersTyped: typed,
+    whole: mass,
+    wholeTyped: typed,
+    source: z.enum(['measured', 'catalogue']),
+    ...from,
+  }),
+  z.object({
+    kind: z.literal('axleWidth'),
+    /** Housing from flange to flange, both sides together; negative is wider. */
+    by: length(-400, 400),
+    byTyped: typed,
+    /** Centre to centre, after the work. */
+    pads: length(300, 2000),
+    padsTyped: typed,
+    /** Each carries the spring in by so much, after the work. */
+    hanger: length(-120, 120),
+    hangerTyped: typed,
+    shackle: length(-120, 120),
+    shackleTyped: typed,
+  }),
+  z.object({ kind: z.literal('swayLinks'), ...from }),
+  z.object({ kind: z.literal('wrapBar'), ...from }),
   z.object({ kind: z.literal('stopPad'), height: length(0, 200), heightTyped: typed, ...from }),
   z.object({ kind: z.literal('stopCut'), by: length(0, 200), byTyped: typed }),
   z.object({
@@ -200,9 +239,29 @@ export const FITTING_KINDS = [
 export const isFitting = (change: { kind: ChangeKind }): boolean =>
   (FITTING_KINDS as readonly ChangeKind[]).includes(change.kind);
 
+/** What the springs know nothing of and what ends no travel: links beside them, the axle's own width. */
+export const LINK_KINDS = ['swayLinks', 'wrapBar', 'axleWidth'] as const satisfies readonly ChangeKind[];
+/** Links that an axle of a kind may have; another width only where springs lie on pads. */
+export const linksOf = (kind: KindId): readonly ChangeKind[] =>
+  kind === 'longitudinalLeaf' ? LINK_KINDS : LINK_KINDS.filter((link) => link === 'swayLinks');
+/** Whether a change is of the springs themselves. */
+export const isOfSprings = (change: { kind: ChangeKind }): boolean =>
+  !isFitting(change) && !(LINK_KINDS as readonly ChangeKind[]).includes(change.kind);
+
 /** What may be planned on the springs of an axle of each kind. */
 export const CHANGE_KINDS = {
-  longitudinalLeaf: ['addLeaf', 'removeLeaf', 'pack', 'rearch', 'eyes', 'block', 'wedge', 'shackle', 'overAxle'],
+  longitudinalLeaf: [
+    'addLeaf',
+    'removeLeaf',
+    'pack',
+    'rearch',
+    'eyes',
+    'block',
+    'wedge',
+    'shackle',
+    'overAxle',
+    'helper',
+  ],
   coilBeam: ['coil', 'spacer'],
   tandemEqualizer: ['springs', 'shackle', 'rocker', 'slipper', 'riser', 'overAxle', 'hitch'],
   tandemSlipper: ['springs', 'slipper', 'riser', 'overAxle', 'hitch'],

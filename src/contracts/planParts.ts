@@ -7,6 +7,8 @@ const WANTED: Record<ChangeKind, number> = {
   ...{ addLeaf: 2, removeLeaf: 0, pack: 2, rearch: 0, eyes: 2, block: 2, wedge: 2, shackle: 2, overAxle: 2 },
   ...{ coil: 2, spacer: 2, springs: 2, rocker: 1, slipper: 2, riser: 3, hitch: 0 },
   ...{ perch: 0, pivotBush: 2 },
+  ...{ axleWidth: 1 },
+  ...{ helper: 2, swayLinks: 2, wrapBar: 1 },
   ...{ shearBlock: 2, blockHoles: 0 },
   ...{ crossSpring: 1, spindles: 2, dropAxle: 1 },
   ...{ stopPad: 2, stopCut: 0, shocks: 2, ubolts: 4, line: 1 },
@@ -17,6 +19,7 @@ const ALIKE: Partial<Record<ChangeKind, string>> = {
   stopPad: ', both sides alike, tab the way the old one lay',
   shocks: ', as a pair',
   shearBlock: ', both sides alike',
+  axleWidth: ', with shafts, seals, brake pipes and cables of its length',
   spindles: ', left and right, each with its own arm',
 };
 

@@ -3,6 +3,13 @@ import { SURVEY_TEXT } from './surveyText';
 
 const EYES = { upturned: 'upturned', berlin: 'centred', downturned: 'downturned' };
 
+export const HELPER_NAMES = {
+  rubber: 'rubber helper springs',
+  air: 'air helper springs',
+  clampOn: 'clamp-on overloads',
+  leaf: 'helper leaves',
+};
+
 /** A typed length; a bare one was meant in millimetres. */
 const mm = (typed: string): string => (/[a-z"″]\s*$/i.test(typed) ? typed : `${typed} mm`);
 
@@ -61,6 +68,16 @@ export function changeText(change: ChangeRow): string {
       );
     case 'dropAxle':
       return part ?? `drop axle ${mm(change.byTyped)}`;
+    case 'helper':
+      return part ?? `${HELPER_NAMES[change.device]}, gap ${mm(change.gapTyped)}`;
+    case 'axleWidth':
+      return change.by === 0
+        ? `pads ${mm(change.padsTyped)} apart`
+        : `housing ${mm(change.byTyped.replace(/^[-−–]\s*/, ''))} ${change.by < 0 ? 'wider' : 'narrower'}, pads ${mm(change.padsTyped)} apart`;
+    case 'swayLinks':
+      return part ?? 'sway-bar links and bushes renewed';
+    case 'wrapBar':
+      return part ?? 'anti-wrap bar';
     case 'shearBlock':
       return part ?? `other shear blocks, ${change.rateTyped}${/[a-z]\s*$/i.test(change.rateTyped) ? '' : ' N/mm'}`;
     case 'blockHoles':

@@ -68,6 +68,8 @@ const STEP_OF: Partial<Record<ChangeRow['kind'], readonly string[]>> = {
   ...{ springs: ['shackleOn'], rocker: ['rockerOn'], slipper: ['rockerOn'], riser: ['stack'] },
   ...{ pivotBush: ['bushIn'], perch: ['perchSet'] },
   ...{ crossSpring: ['packIn'], spindles: ['spindleOn'], dropAxle: ['beamIn'] },
+  ...{ axleWidth: ['axleMade'] },
+  ...{ helper: ['helperOn'], swayLinks: ['swayOn'], wrapBar: ['wrapBarOn'] },
   ...{ shearBlock: ['compare'], blockHoles: ['blockOn'] },
   ...{ stopPad: ['stop'], shocks: ['newShock'], ubolts: ['uboltsOn'], line: ['lines'] },
 };

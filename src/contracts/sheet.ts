@@ -40,6 +40,10 @@ export const planned = (change: ChangeOf<'longitudinalLeaf'>): PlannedChange => 
       return { kind: change.kind, form: change.form };
     case 'shackle':
       return { kind: change.kind, length: change.length, source: change.partId ? 'catalogue' : 'measured' };
+    case 'helper': {
+      const { kind, device, gap, stroke, open, quarter, half, threeQuarters, whole, source } = change;
+      return { kind, device, gap, stroke, carries: [open, quarter, half, threeQuarters, whole], source };
+    }
     case 'wedge': {
       const { angle, height, thick } = change;
       return { kind: 'wedge', angle, height, thick };

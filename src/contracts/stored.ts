@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ORIGINS } from '@/core/estimate/estimate';
+import { HELPERS } from '@/core/mechanics/helper/curve';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { PIVOT_BUSHES, type CoilAxleInput, type CoilKind } from '@/core/suspension/coil/input';
 import { type TANDEM_KINDS, type TandemAxleInput } from '@/core/suspension/tandem/input';
@@ -52,6 +53,11 @@ const leafChange = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('eyes'), form: z.enum(EYE_FORMS), offset: estimate }),
   z.object({ kind: z.literal('mendLeaf') }),
   z.object({ kind: z.literal('overAxle'), perch: estimate }),
+  z.object({
+    kind: z.literal('helper'),
+    device: z.enum(HELPERS),
+    ...{ gap: estimate, stroke: z.number(), forces: z.array(z.number()), share: estimate },
+  }),
 ]);
 
 const leafSpring = z.object({

@@ -102,6 +102,7 @@ const FACTS = `json_build_object('ubolt', f.result -> 'prediction' -> 'ubolt',
   'pair', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built ? (exists(@.atStop))'),
   'cross', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*] ? (exists(@.built.roll))'),
   'shear', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*] ? (exists(@.built.noseLoad))'),
+  'helpers', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.helper'),
   'working', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.peakStress'),
   'clamped', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.clampStress'),
   'nominal', jsonb_path_query_array(f.result, '$.prediction.sides.*.states[*].built.nominalStress'))`;

@@ -3,6 +3,8 @@ import { type JobView } from '@/contracts/job';
 import {
   changesOfKind,
   isFitting,
+  isOfSprings,
+  linksOf,
   type ChangeRow,
   type NewSchoolChoice,
   type PlanAct,
@@ -69,8 +71,10 @@ export async function actOnPlans(tx: Tx, jobAxleId: string, given: PlanAct): Pro
 
 /** What may be planned at all on this axle. */
 async function checkChanges(tx: Tx, before: JobView, changes: readonly ChangeRow[]): Promise<void> {
-  const ofSprings = changes.filter((change) => !isFitting(change));
-  if (changesOfKind(before.axle.suspension, ofSprings).length < ofSprings.length)
+  const { suspension } = before.axle;
+  const links = linksOf(suspension);
+  const ofSprings = changes.filter((c) => isOfSprings(c) || (!isFitting(c) && !links.includes(c.kind)));
+  if (changesOfKind(suspension, ofSprings).length < ofSprings.length)
     throw new ProblemError(422, {
       code: 'bad-input',
       message: `An axle with ${SUSPENSIONS[before.axle.suspension]} has no part like this.`,
@@ -154,9 +158,10 @@ export async function partsForJob(tx: Tx, jobAxleId: string): Promise<ShelfItem[
   const about = (dimension: 'width' | 'insideWidth') =>
     width === undefined ? [] : [{ dimension, from: width - NEAR, to: width + NEAR }];
   const found: ShelfItem[] = [];
-  for (const kind of ['leaf', 'addLeafSet', 'overload', 'block', 'shackle', 'pack', 'ubolt'] as const) {
-    // U-bolts go over the tube or the pack, whichever it is; their size follows from the plan.
-    const within = kind === 'ubolt' ? [] : about(kind === 'shackle' ? 'insideWidth' : 'width');
+  for (const kind of ['leaf', 'addLeafSet', 'overload', 'block', 'shackle', 'pack', 'ubolt', 'helperSpring'] as const) {
+    // U-bolts go over the tube or the pack, whichever it is; a helper stands beside the pack: neither goes by its width.
+    const within =
+      kind === 'ubolt' || kind === 'helperSpring' ? [] : about(kind === 'shackle' ? 'insideWidth' : 'width');
     found.push(...(await shelfPage(tx, shelfAskSchema.parse({ kind, order: 'price', within }), OF_A_KIND)).items);
   }
   return found;

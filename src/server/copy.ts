@@ -16,6 +16,7 @@ type Rows = Record<string, Row[]>;
 const ROUND_THE_SPRING = [
   ...['block', 'wedge', 'shackle', 'overAxle', 'spacer', 'stopPad', 'stopCut', 'shocks', 'ubolts', 'line'],
   ...['riser', 'rocker', 'slipper', 'hitch', 'spindles', 'dropAxle', 'perch', 'pivotBush', 'blockHoles'],
+  ...['helper', 'swayLinks', 'wrapBar', 'axleWidth'],
 ];
 
 /** Whether the work left the spring of an axle alone; a plan that was never built has changed nothing. */

@@ -1,6 +1,6 @@
 import { type APIRequestContext, type Page } from '@playwright/test';
 import { type JobView } from '@/contracts/job';
-import { expect, newJob, openTab, test, typeInto } from './shop';
+import { DEMO, expect, newJob, openTab, test, typeInto } from './shop';
 
 const job = (n: string) => `/jobs/5a1e00${n}-0000-4000-8000-000000000f00`;
 const get = async (request: APIRequestContext, path: string): Promise<JobView> =>
@@ -180,7 +180,7 @@ test('the demo’s minibus: rubber leaning between its plates, a torn block that
 }) => {
   await page.goto(`${job('14')}/measure#list`);
   await expect(page.locator('#watch')).toContainText('nothing contradicts');
-  await typeInto(page, 'Carrier above the frame’s plate, left', '-40');
+  await typeInto(page, 'Carrier above the frame’s plate, left', '-16');
   await expect(page.getByTestId('flags')).toContainText('left and right differ');
   await typeInto(page, 'Carrier above the frame’s plate, left', '11');
   await expect(page.getByTestId('flags')).toHaveCount(0);
@@ -196,4 +196,56 @@ test('the demo’s minibus: rubber leaning between its plates, a torn block that
   await page.goto(`${job('14')}/build#steps`);
   await expect(page.getByRole('main')).toContainText('Unload tool');
   await expect(page.getByRole('main')).not.toContainText('Wheel off');
+});
+
+test('a helper spring of the shelf beside a pack: its curve filled in, at work only where it touches, told in the ledger and what must fit', async ({
+  page,
+  request,
+}) => {
+  await page.goto(`${DEMO.planned}/choose#plan`);
+  await page.getByRole('button', { name: '+ Helper springs' }).click();
+  await page.getByRole('combobox', { name: 'Helper spring from the shelf' }).click();
+  await page.getByTitle('Rubber helper 60', { exact: true }).click();
+  await expect(page.getByLabel('Its stroke', { exact: true })).toHaveValue('64');
+  await typeInto(page, 'Gap left under it', '-10');
+  const ledger = page.getByTestId('ledger');
+  await openTab(page, 'adds up');
+  await expect(ledger.getByRole('row').filter({ hasText: 'helper springs' })).toBeVisible();
+  await openTab(page, 'must fit');
+  await expect(page.locator('tr[data-check=helper]')).toContainText('raises no rating');
+  await openTab(page, 'under load');
+  await expect(page.getByRole('main')).toContainText('Helper springs carry, of it');
+  await openTab(page, 'plan');
+  const saved = page.waitForResponse((r) => r.url().endsWith('/plan') && r.ok());
+  await page.getByRole('button', { name: '+ Sway-bar links renewed' }).click();
+  await saved;
+  await page.goto(`${DEMO.planned}/build#steps`);
+  await expect(page.getByRole('main')).toContainText('Helper spring onto its place');
+  await expect(page.getByRole('main')).toContainText('Sway link’s nuts to their figure, weight on');
+  const stored = await get(request, DEMO.planned);
+  expect(stored.plan.changes.find(({ kind }) => kind === 'helper')).toMatchObject({ device: 'rubber', whole: 690 });
+});
+
+test('an axle of another width: pads under hangers, room beside the tyre and shafts follow from one line of the plan', async ({
+  request,
+  page,
+}) => {
+  const view = await get(request, DEMO.planned);
+  const line = {
+    ...{ kind: 'axleWidth', by: 50, byTyped: '50', pads: 1100, padsTyped: '1100', hanger: 0, hangerTyped: '0' },
+    ...{ shackle: 25, shackleTyped: '25' },
+  };
+  const put = await request.put(`/api${DEMO.planned}/plan`, {
+    data: { version: view.plan.version, changes: [...view.plan.changes, line] },
+  });
+  expect([put.status(), await put.text()]).toEqual([200, expect.anything()]);
+  await page.goto(`${DEMO.planned}/check`);
+  await expect(page.getByRole('main')).toContainText('25.0 mm shorter');
+  await page.goto(`${DEMO.planned}/build#steps`);
+  await expect(page.getByRole('main')).toContainText('Axle down evenly on its jack with a helper');
+  const other = await get(request, job('06'));
+  const refused = await request.put(`/api${job('06')}/plan`, {
+    data: { version: other.plan.version, changes: [line] },
+  });
+  expect(refused.status()).toBe(422);
 });

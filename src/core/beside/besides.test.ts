@@ -12,7 +12,7 @@ const BARE: Besides = {
   bushes: { eyes: { front: 40, rear: 40 }, halves: { front: 600, rear: 640 }, kind: null },
   stack: { arrangement: 'over', dowel: 14, block: null, wedge: null },
   clamped: { thread: null, torque: null, lubrication: 'notKnown', heaviest: null },
-  stands: { hubToHub: { left: null, right: null }, wheelbase: 3000, wider: 0, drives: true },
+  stands: { hubToHub: { left: null, right: null }, wheelbase: 3000, wider: 0, width: null, drives: true },
   steered: true,
   driven: true,
 };
@@ -198,6 +198,16 @@ test('square, beam and side slope by their own geometry; mirrored it mirrors', (
   expect(row('tyreToSpring', { tyreToSpring: 22 }, {}, { stands: { ...BARE.stands, wider: 20 } })).toMatchObject({
     state: 'look',
   });
+  // Housing and pads both 50 narrower: wheel and spring come in alike; the straight hangers stand 25 further out until each carries in 25.
+  const narrow = (hanger: number, shackle: number) => ({
+    stands: { ...BARE.stands, width: { by: 50, pads: 1100, hanger, shackle } },
+  });
+  const pads = { padSpread: 1150, hangerSpread: 1150, tyreToSpring: 40 };
+  expect(row('tyreToSpring', pads, {}, narrow(0, 0)).figure!.value).toBeCloseTo(40, 9);
+  expect(row('padSpread', pads, {}, narrow(0, 0)).figure!.value).toBeCloseTo(25, 9);
+  expect(row('padSpread', pads, {}, narrow(25, 0)).figure!.value).toBeCloseTo(25, 9);
+  expect(row('padSpread', pads, {}, narrow(25, 25))).toMatchObject({ state: 'fits' });
+  expect(row('axleShafts', pads, {}, narrow(25, 25)).text).toContain('25.0 mm shorter');
 });
 
 test('property: more lift never lays a drag link flatter, never makes a slope safer, and never turns a worse row better', () => {

@@ -26,7 +26,7 @@ export interface Besides {
   stack: StackOf | null;
   /** null as above. */
   clamped: ClampedOf | null;
-  stands: Pick<StandsOf, 'hubToHub' | 'wheelbase' | 'wider' | 'drives'>;
+  stands: Pick<StandsOf, 'hubToHub' | 'wheelbase' | 'wider' | 'width' | 'drives'>;
   steered: boolean;
   driven: boolean;
 }

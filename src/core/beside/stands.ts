@@ -1,7 +1,7 @@
 import { told, unread, waits, type BesideRead, type ReadRow } from './readRow';
 import { thrustAngle, tiltAngle } from '../vehicle/square';
 
-export const STANDS_ITEMS = ['square', 'padSpread', 'tyreToSpring', 'headlamps', 'sideSlope'] as const;
+export const STANDS_ITEMS = ['square', 'padSpread', 'tyreToSpring', 'headlamps', 'sideSlope', 'axleShafts'] as const;
 export type StandsItem = (typeof STANDS_ITEMS)[number];
 
 /** What the rows need besides their own readings. */
@@ -14,6 +14,8 @@ export interface StandsOf {
   lift: number | null;
   /** By how much the plan's pack is wider than the one that was read, mm. */
   wider: number;
+  /** The axle of another width as it is planned, mm; null where it stays. `by` narrower, both sides together. */
+  width: { by: number; pads: number; hanger: number; shackle: number } | null;
   /** Stands on its own wheels and has lamps in front. */
   drives: boolean;
 }
@@ -54,12 +56,16 @@ function squareRow(read: BesideRead, { hubToHub }: StandsOf): ReadRow<StandsItem
 }
 
 /** Whether the pads on the axle stand under the hangers: else the spring is bent sideways and its eyes are torn. */
-function padSpreadRow(read: BesideRead): ReadRow<StandsItem> {
-  const { padSpread, hangerSpread, shackleOffset = 0 } = read;
-  const wants = unread(read, ['padSpread', 'hangerSpread']);
+function padSpreadRow(read: BesideRead, { width }: StandsOf): ReadRow<StandsItem> {
+  const { hangerSpread: straight } = read;
+  const padSpread = width?.pads ?? read.padSpread;
+  const shackleOffset = width?.shackle ?? read.shackleOffset ?? 0;
+  const hangerSpread = straight === undefined ? undefined : straight - 2 * (width?.hanger ?? 0);
+  const wants = unread(read, width ? ['hangerSpread'] : ['padSpread', 'hangerSpread']);
   if (padSpread === undefined || hangerSpread === undefined) return waits('padSpread', wants);
   const front = (hangerSpread - padSpread) / 2;
-  const rear = front - shackleOffset;
+  // The shackle hangs where the straight hanger stood.
+  const rear = front + (width?.hanger ?? 0) - shackleOffset;
   const worst = Math.abs(front) > Math.abs(rear) ? front : rear;
   const out = Math.abs(worst) > BENT;
   const told = (by: number) =>
@@ -76,11 +82,15 @@ function padSpreadRow(read: BesideRead): ReadRow<StandsItem> {
 }
 
 /** Room sideways between tyre and spring, with the plan's pack. */
-function tyreToSpringRow(read: BesideRead, { wider }: StandsOf): ReadRow<StandsItem> {
+function tyreToSpringRow(read: BesideRead, { wider, width }: StandsOf): ReadRow<StandsItem> {
   const now = read.tyreToSpring;
-  if (now === undefined) return waits('tyreToSpring', ['tyreToSpring']);
+  const wants = unread(read, width ? ['tyreToSpring', 'padSpread'] : ['tyreToSpring']);
+  if (now === undefined || wants.length > 0) return waits('tyreToSpring', wants);
   const { wheelInward = 0, tyreWider = 0 } = read;
-  const left = now - wider / 2 - wheelInward - tyreWider / 2;
+  // The wheel comes in by half of what the housing loses, the spring by half of what its pads do.
+  const padsIn = width && read.padSpread !== undefined ? (read.padSpread - width.pads) / 2 : 0;
+  const nearer = (width ? width.by / 2 : 0) - padsIn;
+  const left = now - wider / 2 - wheelInward - tyreWider / 2 - nearer;
   const margin = left - SIDE_ROOM;
   return {
     ...{ item: 'tyreToSpring', state: left <= 0 ? 'does not fit' : margin < 0 ? 'look' : 'fits', wants: [], half90: 2 },
@@ -96,6 +106,9 @@ function tyreToSpringRow(read: BesideRead, { wider }: StandsOf): ReadRow<StandsI
         wider === 0 ? '' : ` − half of ${wider.toFixed(0)} that the pack is wider`,
         wheelInward === 0 ? '' : ` − ${wheelInward.toFixed(0)} that the new wheel stands further in`,
         tyreWider === 0 ? '' : ` − half of ${tyreWider.toFixed(0)} that the new tyre is wider`,
+        nearer === 0
+          ? ''
+          : ` − ${nearer.toFixed(0)} that the wheel comes nearer to the spring by another housing and pads`,
       ].join(''),
     ],
   };
@@ -119,11 +132,14 @@ function headlampsRow({ lift, wheelbase, position, drives }: StandsOf): ReadRow<
 }
 
 /** Slope across which it tips standing, before and after. Told, never allowed: bends, load and soft springs take much of it. */
-function sideSlopeRow(read: BesideRead, { lift }: StandsOf): ReadRow<StandsItem> {
+function sideSlopeRow(read: BesideRead, { lift, width }: StandsOf): ReadRow<StandsItem> {
   const { hubTrack, massHeight } = read;
   const wants = unread(read, ['hubTrack', 'massHeight']);
   if (hubTrack === undefined || massHeight === undefined || lift === null) return waits('sideSlope', wants);
-  const [was, will] = [tiltAngle(hubTrack, massHeight), tiltAngle(hubTrack, massHeight + lift / 2)];
+  const [was, will] = [
+    tiltAngle(hubTrack, massHeight),
+    tiltAngle(hubTrack - (width?.by ?? 0) / 2, massHeight + lift / 2),
+  ];
   const lost = was - will;
   return {
     ...{ item: 'sideSlope', state: lost > DEGREE ? 'look' : 'fits', wants },
@@ -133,16 +149,31 @@ function sideSlopeRow(read: BesideRead, { lift }: StandsOf): ReadRow<StandsItem>
       `${lost > DEGREE ? 'Go slower, and let its maker or the owner’s rules decide whether it may.' : ''}`.trim(),
     figure: { quantity: 'side slope', dimension: 'angle', value: will, limit: was, margin: will - was },
     working: [
-      `atan(½ × ${hubTrack.toFixed(0)} ÷ ${massHeight.toFixed(0)}), then ÷ (${massHeight.toFixed(0)} + ½ × lift ${lift.toFixed(0)}): one axle raised lifts the middle by half`,
+      `atan(½ × ${hubTrack.toFixed(0)} ÷ ${massHeight.toFixed(0)}), then ÷ (${massHeight.toFixed(0)} + ½ × lift ${lift.toFixed(0)}): one axle raised lifts the middle by half${width && width.by !== 0 ? `; one axle narrower by ${width.by.toFixed(0)} narrows the middle by half` : ''}`,
     ],
+  };
+}
+
+/** What another housing brings with it: told for the order, and kept open until somebody has tried it. */
+function axleShaftsRow({ width }: StandsOf): ReadRow<StandsItem> {
+  const by = width!.by;
+  const each = Math.abs(by) / 2;
+  return {
+    ...{ item: 'axleShafts', state: by === 0 ? 'fits' : 'look', half90: null, wants: [] },
+    text:
+      by === 0
+        ? 'The housing keeps its width: shafts, pipes and cables stay.'
+        : `Each shaft ${each.toFixed(1)} mm ${by > 0 ? 'shorter' : 'longer'} where the gears stay in the middle, else what each side loses; try it in its splines. With it: seals and bearings, brake pipes, park-brake cables, ${by > 0 ? 'room between tyre and inner arch, and at full lock of the axle’s roll' : 'tyre under the arch'}, wheels of another offset where the track is to stay.`,
+    working: [`${Math.abs(by).toFixed(0)} ÷ 2`],
   };
 }
 
 /** How the vehicle stands on its wheels with the plan. */
 export const standsRows = (read: BesideRead, of: StandsOf): ReadRow<StandsItem>[] => [
   told('square', () => squareRow(read, of)),
-  padSpreadRow(read),
+  padSpreadRow(read, of),
   tyreToSpringRow(read, of),
   ...(of.drives ? [headlampsRow(of)] : []),
   told('sideSlope', () => sideSlopeRow(read, of)),
+  ...(of.width ? [axleShaftsRow(of)] : []),
 ];

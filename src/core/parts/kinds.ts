@@ -1,5 +1,5 @@
 import { type FieldRule } from '../units/parse';
-import { lengthRule, THREAD_RULE, TURNS_RULE } from '../units/rules';
+import { lengthRule, massRule, THREAD_RULE, TURNS_RULE } from '../units/rules';
 
 /** What one dimension of a part is called and may be. Lengths mm, angles rad, rates N/mm. */
 export interface PartDimension {
@@ -53,6 +53,12 @@ export const PART_DIMENSIONS = {
   rearArm: { name: 'arm to the rear spring', rule: lengthRule(30, 600, 110), hint: 'pivot to pin, level' },
   pinsBelow: { name: 'pins below the pivot', rule: lengthRule(-150, 200), hint: 'minus above it' },
   drop: { name: 'drop', rule: lengthRule(2, 300, 50), hint: 'wheel’s centre lower than on the standard part' },
+  stroke: { name: 'stroke', rule: lengthRule(5, 500, 90), hint: 'from open or touching to as far as it may go' },
+  carriesOpen: { name: 'carries open', rule: massRule(0, 20_000), hint: 'one of them; 0 where it only touches' },
+  carriesQuarter: { name: 'at a quarter of its stroke', rule: massRule(0, 20_000) },
+  carriesHalf: { name: 'at half of its stroke', rule: massRule(0, 20_000) },
+  carriesThree: { name: 'at three quarters', rule: massRule(0, 20_000) },
+  carriesWhole: { name: 'at its whole stroke', rule: massRule(0, 20_000) },
   offset: {
     name: 'free offset',
     rule: lengthRule(-200, 200),
@@ -249,6 +255,26 @@ export const PART_KINDS = {
     dimensions: ['drop', 'length', 'bore'],
     forms: [],
   },
+  helperSpring: {
+    name: 'helper spring',
+    plural: 'helper springs',
+    leaves: 'none',
+    dimensions: ['stroke', 'carriesOpen', 'carriesQuarter', 'carriesHalf', 'carriesThree', 'carriesWhole'],
+    forms: [
+      { id: 'rubber', name: 'rubber' },
+      { id: 'air', name: 'air, at the pressure it is run at' },
+      { id: 'clampOn', name: 'clamped on the pack' },
+      { id: 'leaf', name: 'leaf' },
+    ],
+  },
+  swayLink: {
+    name: 'sway-bar link',
+    plural: 'sway-bar links',
+    leaves: 'none',
+    dimensions: ['length', 'bolt'],
+    forms: [],
+  },
+  wrapBar: { name: 'anti-wrap bar', plural: 'anti-wrap bars', leaves: 'none', dimensions: ['length'], forms: [] },
   shearBlock: {
     name: 'rubber shear block',
     plural: 'rubber shear blocks',

@@ -2,9 +2,11 @@ import { each } from './common';
 import { type Operation } from './operation';
 import { type Planned } from './procedure';
 
-/** What a plan changes beside the springs, on any axle: stops, shocks, lines. @returns what is done, and how it is known to be */
+/** What a plan changes beside the springs, on any axle: stops, shocks, lines, helpers, links. @returns what is done, and how it is known to be */
 export function besidesSpring(planned: readonly Planned[]): {
   operations: Operation[];
+  /** With the weight on. */
+  last: Operation[];
   done: Record<string, string[]>;
 } {
   const has = (...kinds: string[]) => planned.some(({ kind }) => kinds.includes(kind));
@@ -47,5 +49,61 @@ export function besidesSpring(planned: readonly Planned[]): {
     });
     done.longer = ['as planned'];
   }
-  return { operations, done };
+  if (has('helper'))
+    for (const op of each((side): Operation => ({
+      ...{
+        id: `helperOn.${side}`,
+        side,
+        act: 'Helper spring onto its place: brackets bolted to frame and axle, square over one another, clear of tyre, hose, exhaust and drum; what is left under it as planned',
+      },
+      ...{ needs: { axle: ['held'] }, gives: { [`helper.${side}`]: 'as planned' } },
+      caution:
+        'Nothing is welded to, drilled in or heated near a leaf. An air line goes clear of heat and is tried for leaks.',
+    }))) {
+      operations.push(op);
+      done[`helper.${op.side}`] = ['as planned'];
+    }
+  if (has('wrapBar')) {
+    operations.push({
+      ...{
+        id: 'wrapBarOn',
+        side: null,
+        act: 'Anti-wrap bar between axle and frame, its shackle free to swing through the whole travel, bolts run on',
+      },
+      ...{ needs: { axle: ['held'] }, gives: { wrapBar: 'run on' } },
+      loose: 'Pivots of the bar, until the weight is on.',
+    });
+    done.wrapBar = ['final'];
+  }
+  if (has('swayLinks'))
+    for (const op of each((side): Operation => ({
+      ...{
+        id: `swayOn.${side}`,
+        side,
+        act: 'Old sway link off, new one with its washers and bushes in their order, nuts run on only',
+      },
+      ...{ needs: { axle: ['held'] }, gives: { [`sway.${side}`]: 'run on' } },
+      loose: 'Sway links, until the axle is located and the weight is on.',
+    }))) {
+      operations.push(op);
+      done[`sway.${op.side}`] = ['final'];
+    }
+  const last: Operation[] = [
+    ...(has('swayLinks')
+      ? each((side): Operation => ({
+          ...{ id: `swayFinal.${side}`, side, act: 'Sway link’s nuts to their figure, weight on; both sides alike' },
+          needs: { settled: ['yes'], [`sway.${side}`]: ['run on'] },
+          gives: { [`sway.${side}`]: 'final' },
+        }))
+      : []),
+    ...(has('wrapBar')
+      ? [
+          {
+            ...{ id: 'wrapBarFinal', side: null, act: 'Pivots of the anti-wrap bar to their figure, weight on' },
+            ...{ needs: { settled: ['yes'], wrapBar: ['run on'] }, gives: { wrapBar: 'final' } },
+          },
+        ]
+      : []),
+  ];
+  return { operations, last, done };
 }

@@ -9,6 +9,8 @@ export interface Way {
   bonded: boolean | null;
   /** Leaves are changed with the pack in the vehicle, or on the bench. */
   packInPlace: boolean;
+  /** Motor and gears hang on the axle: it rolls over as soon as a spring lets go of it. */
+  driveUnit?: boolean;
 }
 
 export const each = <T>(fn: (side: Side) => T): T[] => SIDES.map(fn);
@@ -34,6 +36,12 @@ export interface Words {
   hold: string;
   lift?: string;
 }
+/** Where the drive unit hangs on the axle. */
+export const DRIVE_UNIT: Words = {
+  chock:
+    'Chock the front wheels, both ways; key out, main switch off, run lever to tow; park brake on, level firm ground',
+  hold: 'Jack under the drive unit’s swing arm or housing, stands under both ends of the axle, and the unit tied up to the frame: it rolls over as soon as a spring lets go of it',
+};
 /** What comes off on the way to the spring, whatever is done to it. */
 export interface Strip {
   wheels: boolean;

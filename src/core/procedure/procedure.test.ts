@@ -6,8 +6,21 @@ import { HAZARDS } from './hazards';
 import { type Procedure } from './procedure';
 import { progressOf } from './progress';
 
-const LEAF = ['addLeaf', 'removeLeaf', 'pack', 'rearch', 'eyes', 'block', 'wedge', 'shackle', 'overAxle', 'ubolts'];
-const BESIDE = ['stopPad', 'stopCut', 'shocks', 'line'];
+const LEAF = [
+  'addLeaf',
+  'removeLeaf',
+  'pack',
+  'rearch',
+  'eyes',
+  'block',
+  'wedge',
+  'shackle',
+  'overAxle',
+  'ubolts',
+  'helper',
+  'axleWidth',
+];
+const BESIDE = ['stopPad', 'stopCut', 'shocks', 'line', 'swayLinks', 'wrapBar'];
 const KINDS = {
   longitudinalLeaf: [...LEAF, ...BESIDE],
   coilBeam: ['coil', 'spacer', ...BESIDE],
@@ -28,6 +41,7 @@ const job = fc.constantFrom(...(Object.keys(KINDS) as (keyof typeof KINDS)[])).c
       sides: fc.constantFrom('one', 'both'),
       bonded: fc.constantFrom(true, false, null),
       packInPlace: fc.boolean(),
+      driveUnit: fc.boolean(),
     }),
   }),
 );
@@ -111,7 +125,7 @@ test('nothing planned is left out: what is planned besides shows in what is done
   const besides = {
     longitudinalLeaf: {
       of: 'pack',
-      with: ['addLeaf', 'removeLeaf', 'block', 'wedge', 'shackle', 'overAxle', 'ubolts'],
+      with: ['addLeaf', 'removeLeaf', 'block', 'wedge', 'shackle', 'overAxle', 'ubolts', 'helper', 'axleWidth'],
     },
     coilBeam: { of: 'coil', with: ['spacer'] },
     tandemEqualizer: { of: 'springs', with: ['shackle', 'rocker', 'slipper', 'riser', 'overAxle', 'hitch'] },
@@ -122,7 +136,7 @@ test('nothing planned is left out: what is planned besides shows in what is done
     rubberShear: { of: 'shearBlock', with: ['blockHoles'] },
   } as const;
   const silent = Object.entries(besides).flatMap(([kind, { of, with: more }]) =>
-    [...more, 'stopPad', 'shocks', 'line']
+    [...more, 'stopPad', 'shocks', 'line', 'swayLinks', 'wrapBar']
       .filter((c) => acts(kind as keyof typeof KINDS, [of, c]) === acts(kind as keyof typeof KINDS, [of]))
       .map((c) => `${kind} ${c}`),
   );

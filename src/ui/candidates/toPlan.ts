@@ -69,7 +69,9 @@ export function planOf(candidate: Candidate, parts: readonly StockPart[]): Chang
         return [{ kind: 'shackle', length: change.length.value, lengthTyped: text(change.length.value), ...from }];
       case 'overAxle':
         return [{ kind: 'overAxle', height: change.perch.value, heightTyped: text(change.perch.value) }];
+      // Neither is ever among what a search makes up.
       case 'mendLeaf':
+      case 'helper':
         return [];
     }
   });

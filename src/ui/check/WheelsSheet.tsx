@@ -34,7 +34,7 @@ const GROUPS: readonly {
     points: ['hubTrack', 'diagonalLeft', 'diagonalRight'],
   },
   {
-    ...{ title: 'Pads and hangers', items: ['padSpread'] },
+    ...{ title: 'Pads and hangers', items: ['padSpread', 'axleShafts'] },
     points: ['padSpread', 'hangerSpread', 'shackleOffset'],
   },
   {

@@ -85,6 +85,7 @@ const BESIDE_LIMITS: Record<BesideItem, string> = {
   tyreToSpring: 'room sideways',
   headlamps: 'on 10 m',
   sideSlope: 'standing still',
+  axleShafts: 'tried in its splines',
 };
 
 const OWN_NAMES: Readonly<Record<string, string>> = {

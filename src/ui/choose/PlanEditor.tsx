@@ -1,6 +1,8 @@
 'use client';
 import { type JobView } from '@/contracts/job';
-import { CHANGE_KINDS, type ChangeKind } from '@/contracts/plan';
+import { CHANGE_KINDS, linksOf, type ChangeKind } from '@/contracts/plan';
+import { HELPERS } from '@/core/mechanics/helper/curve';
+import { AXLE_CLASSES } from '@/core/sheet/axleClass';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { Length } from '../measured/Figure';
 import { TypedField } from '../measured/TypedField';
@@ -15,6 +17,7 @@ import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { Sheet } from '../controls/Sheet';
 import { ProblemNote } from '../job/ProblemNote';
+import { HelperFromShelf } from './HelperFromShelf';
 import { CHANGES, isAged, type DraftLine } from './planDraft';
 import { type PlanHandle } from './usePlan';
 
@@ -35,6 +38,7 @@ export function refusalOf(kind: ChangeKind, view: JobView, lines: readonly Draft
   return undefined;
 }
 
+const HELPER_CHIPS = { rubber: 'rubber', air: 'air', clampOn: 'clamped on the pack', leaf: 'a leaf above or below' };
 const EYE_NAMES = { upturned: 'upturned', berlin: 'centred', downturned: 'downturned' };
 
 const AgeChips = ({ line, onPick }: { line: DraftLine; onPick: (used: boolean) => void }) => (
@@ -180,6 +184,18 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
                 onPick={(bush) => replace(line.key, { bush })}
               />
             ) : null}
+            {CHANGES[line.kind].forms === 'helper' ? (
+              <>
+                <HelperFromShelf jobId={view.id} line={line} onPick={(filled) => replace(line.key, filled)} />
+                <Chips
+                  label="They are"
+                  shown
+                  options={HELPERS.map((device) => ({ id: device, name: HELPER_CHIPS[device] }))}
+                  value={line.device ?? null}
+                  onPick={(device) => replace(line.key, { device })}
+                />
+              </>
+            ) : null}
             {CHANGES[line.kind].forms === 'coilEnds' ? (
               <div className="facts-row">
                 <Chips
@@ -234,8 +250,8 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
       })}
       <ProblemNote problem={plan.problem} />
       <div className="acts">
-        {(CHANGE_KINDS[view.axle.suspension] as readonly ChangeKind[])
-          .filter((kind) => kind !== 'pack')
+        {[...(CHANGE_KINDS[view.axle.suspension] as readonly ChangeKind[]), ...linksOf(view.axle.suspension)]
+          .filter((kind) => kind !== 'pack' && (kind !== 'wrapBar' || AXLE_CLASSES[view.axle.axleClass].driven))
           .map((kind) => {
             const no = refusalOf(kind, view, lines);
             return (

@@ -72,6 +72,17 @@ const stored: ChangeRow[] = [
     ...{ kind: 'shearBlock', rate: 120, rateTyped: '120 N/mm', thick: 80, thickTyped: '80', offset: -52 },
     ...{ offsetTyped: '-52', used: false, source: 'measured' },
   },
+  {
+    ...{ kind: 'helper', device: 'rubber', gap: 12, gapTyped: '12', stroke: 60, strokeTyped: '60', open: 0 },
+    ...{ openTyped: '0', quarter: 60, quarterTyped: '60', half: 160, halfTyped: '160', threeQuarters: 340 },
+    ...{ threeQuartersTyped: '340', whole: 720, wholeTyped: '720', source: 'catalogue' },
+  },
+  {
+    ...{ kind: 'axleWidth', by: 50, byTyped: '50', pads: 1060, padsTyped: '1060', hanger: 12, hangerTyped: '12' },
+    ...{ shackle: 12, shackleTyped: '12' },
+  },
+  { kind: 'swayLinks' },
+  { kind: 'wrapBar' },
   { kind: 'blockHoles', by: 40, byTyped: '40' },
   { kind: 'perch', pitch: 10, pitchTyped: '10', left: 3, leftTyped: '3', right: 2, rightTyped: '2' },
   { kind: 'pivotBush', bush: 'turns' },

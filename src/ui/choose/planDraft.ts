@@ -1,7 +1,8 @@
 import { type ChangeKind, type ChangeRow } from '@/contracts/plan';
 import { type FieldRule } from '@/core/units/parse';
-import { countRule, lengthRule, TURNS_RULE } from '@/core/units/rules';
+import { countRule, lengthRule, massRule, TURNS_RULE } from '@/core/units/rules';
 import { type CoilEnds } from '@/core/mechanics/coil/coil';
+import { type HelperDevice } from '@/core/mechanics/helper/curve';
 import { type PivotBushKind } from '@/core/suspension/coil/input';
 import { type SlackItem } from '@/core/travel/survey';
 import { type Bend } from '@/core/fastener/uboltOrder';
@@ -25,7 +26,7 @@ export const CHANGES: Record<
   {
     name: string;
     fields: readonly PlanField[];
-    forms?: 'eyes' | 'coilEnds' | 'thickEnd' | 'bend' | 'pivotBush';
+    forms?: 'eyes' | 'coilEnds' | 'thickEnd' | 'bend' | 'pivotBush' | 'helper';
     inHand?: string;
   }
 > = {
@@ -206,6 +207,46 @@ export const CHANGES: Record<
       },
     ],
   },
+  helper: {
+    name: 'Helper springs',
+    inHand: 'helper in hand',
+    forms: 'helper',
+    fields: [
+      {
+        id: 'gap',
+        label: 'Gap left under it',
+        rule: lengthRule(-300, 300),
+        hint: 'at today’s height, today’s load; minus where it is fitted pressed',
+      },
+      { id: 'stroke', label: 'Its stroke', rule: lengthRule(5, 500, 90), hint: 'touching to as far as it may go' },
+      { id: 'open', label: 'One carries, open', rule: massRule(0, 20_000), hint: '0 where it only touches' },
+      { id: 'quarter', label: 'at a quarter', rule: massRule(0, 20_000) },
+      { id: 'half', label: 'at half', rule: massRule(0, 20_000) },
+      { id: 'threeQuarters', label: 'at three quarters', rule: massRule(0, 20_000) },
+      { id: 'whole', label: 'at its whole stroke', rule: massRule(0, 20_000) },
+    ],
+  },
+  axleWidth: {
+    name: 'Axle of another width, pads moved',
+    fields: [
+      {
+        id: 'by',
+        label: 'Housing narrower by',
+        rule: lengthRule(-400, 400),
+        hint: 'flange to flange, both sides together; minus is wider, 0 where only the pads move',
+      },
+      { id: 'pads', label: 'Pads afterwards, centre to centre', rule: lengthRule(300, 2000, 1100) },
+      {
+        id: 'hanger',
+        label: 'Front hangers carry in by',
+        rule: lengthRule(-120, 120),
+        hint: 'each; 0 for straight ones',
+      },
+      { id: 'shackle', label: 'Shackles carry in by', rule: lengthRule(-120, 120), hint: 'each; 0 for straight ones' },
+    ],
+  },
+  swayLinks: { name: 'Sway-bar links renewed', fields: [] },
+  wrapBar: { name: 'Anti-wrap bar', fields: [] },
   shearBlock: {
     name: 'Other shear blocks',
     inHand: 'block in hand',
@@ -311,6 +352,8 @@ export interface DraftLine {
   bend?: Bend;
   /** Of pivots. */
   bush?: PivotBushKind;
+  /** Of helper springs. */
+  device?: HelperDevice;
   /** Which line between frame and axle is longer. */
   item?: SlackItem;
 }
@@ -328,6 +371,10 @@ export function completeLine(line: DraftLine): ChangeRow | undefined {
   if (line.kind === 'pivotBush') {
     if (!line.bush) return undefined;
     entries.push(['bush', line.bush]);
+  }
+  if (line.kind === 'helper') {
+    if (!line.device) return undefined;
+    entries.push(['device', line.device], ['source', line.source]);
   }
   if (line.kind === 'wedge') {
     if (!line.thick) return undefined;
@@ -373,6 +420,7 @@ export function lineOf(change: ChangeRow, index: number): DraftLine {
     ...(change.kind === 'coil' && { ends: change.ends }),
     ...((change.kind === 'coil' || isAged(change.kind)) && 'used' in change && { used: change.used }),
     ...(change.kind === 'pivotBush' && { bush: change.bush }),
+    ...(change.kind === 'helper' && { device: change.device }),
     ...(change.kind === 'pack' && { pack: change }),
     ...(change.kind === 'line' && { item: change.item }),
     ...(change.kind === 'ubolts' && { bend: change.bend }),

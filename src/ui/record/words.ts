@@ -21,6 +21,10 @@ export const CHANGE_WORDS: Readonly<Record<string, string>> = {
   crossSpring: 'another spring across',
   spindles: 'lifted spindles',
   dropAxle: 'drop axle',
+  helper: 'helper springs',
+  swayLinks: 'sway-bar links',
+  axleWidth: 'axle of another width',
+  wrapBar: 'anti-wrap bar',
   shearBlock: 'other shear blocks',
   blockHoles: 'carrier in another row',
 };

@@ -24,4 +24,16 @@ export const LINKS_RULES = {
     ],
     { order: ['cam bolts, cams and nuts'] },
   ),
+  swayBar: seen(
+    'links',
+    'Sway bar, its links and bushes',
+    'Shake each link by hand; rubber perished or gone, stem bent, bar cracked at its bends, brackets loose.',
+    [
+      ['none', 'none fitted', 'pass'],
+      ['firm', 'firm and quiet', 'pass'],
+      ['worn', 'bushes worn or perished', 'replace'],
+      ['broken', 'a link broken or gone', 'replace'],
+    ],
+    { pair: true, order: ['sway links with bushes and washers, both sides'] },
+  ),
 } as const satisfies Record<string, InspectionRule>;

@@ -110,7 +110,7 @@ const made = <K extends CoilKind>(
 export const COIL_BEAM = made('coilBeam', {
   name: 'coils on a beam axle',
   groups: COIL_GROUPS,
-  rules: [...COILS, 'coilSeat', 'links', 'bush', 'bumpStop', 'shock', 'square'],
+  rules: [...COILS, 'coilSeat', 'links', 'bush', 'bumpStop', 'shock', 'swayBar', 'square'],
   joints: ['armFrame', 'armAxle', 'trackRod', 'coilRetainer', ...SHOCKS],
   procedure: coilProcedure,
 });
@@ -119,7 +119,7 @@ export const TWIN_BEAM = made('twinBeam', {
   name: 'twin beams with pivots',
   groups: TWIN_GROUPS,
   calls: TWIN_WORDS,
-  rules: [...COILS, 'coilSeat', 'links', 'pivotBush', 'kingpin', 'tieRod', 'bumpStop', 'shock', 'square'],
+  rules: [...COILS, 'coilSeat', 'links', 'pivotBush', 'kingpin', 'tieRod', 'bumpStop', 'shock', 'swayBar', 'square'],
   joints: ['beamPivot', 'armFrame', 'coilRetainer', ...SHOCKS],
   procedure: (planned, way) => swingProcedure(planned, way, false),
 });
@@ -137,7 +137,7 @@ export const COIL_OVER = made('coilOver', {
   name: 'coil-over struts',
   groups: UNIT_GROUPS,
   calls: UNIT_WORDS,
-  rules: [...COILS, 'coilSeat', 'unitTop', 'cams', 'links', 'bush', 'shock', 'square'],
+  rules: [...COILS, 'coilSeat', 'unitTop', 'cams', 'links', 'bush', 'shock', 'swayBar', 'square'],
   joints: ['unitTop', 'unitLower', 'stemNut', 'cams', 'wheelNuts'],
   procedure: unitProcedure,
 });

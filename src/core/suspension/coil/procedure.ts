@@ -82,6 +82,7 @@ export function coilProcedure(planned: readonly Planned[], way: Way): Procedure 
       ...(springs ? order : []),
       ...getDown((s) => (springs ? { [`seat.${s}`]: ['snug'] } : {})),
       ...(springs ? each(coilFinal) : []),
+      ...beside.last,
       ...handOver({ ...beside.done, ...(springs && { 'seat.left': ['final'], 'seat.right': ['final'] }) }),
     ],
     hazards: way.sides === 'one' ? [...HAZARDS, ONE_SIDE] : HAZARDS,

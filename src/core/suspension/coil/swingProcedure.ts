@@ -149,6 +149,7 @@ export function swingProcedure(planned: readonly Planned[], way: Way, trailing: 
             },
           ]
         : []),
+      ...beside.last,
       ...handOver({ ...done, ...(pivots && !trailing && { toe: ['set'] }) }),
     ],
     hazards: way.sides === 'one' ? [...HAZARDS, ONE_SIDE] : HAZARDS,

@@ -139,6 +139,7 @@ export function unitProcedure(planned: readonly Planned[], way: Way): Procedure 
             },
           ]).flat()
         : []),
+      ...beside.last,
       ...handOver(done),
     ],
     hazards: [...HAZARDS, UNCOMPRESSED],

@@ -398,6 +398,20 @@ function plannedChange(change: PlannedChange, pack: PackInput | null, sheet: She
       return { kind: 'overAxle', perch: perchEstimate(change.height) };
     case 'removeLeaf':
       return { kind: 'removeLeaf', leaf: change.leaf - 1 };
+    case 'helper': {
+      const { device, gap, stroke, carries, source } = change;
+      // Never falling: a maker's table that dips is read as level there.
+      const forces = carries.map((_, k) => Math.max(...carries.slice(0, k + 1)) * GRAVITY);
+      const share = source === 'measured' ? ASSUMED.helperRead : ASSUMED.helperCatalogue;
+      return {
+        kind: 'helper',
+        device,
+        gap: measured(gap, 2),
+        stroke,
+        forces,
+        share: { value: 1, half90: share, origin: source ?? 'measured' },
+      };
+    }
     case 'rearch':
       return { kind: 'rearch', camber: rearchEstimate(change.camber) };
     case 'eyes': {

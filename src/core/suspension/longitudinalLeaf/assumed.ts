@@ -5,6 +5,9 @@ export const ASSUMED = {
   ...ASSUMED_AXLE,
   inactive: { value: 0.67, half90: 0.25 },
   departure: { value: 0, half90: 0.1 },
+  /** What a helper spring presses against what is written of it, as a share: read in a press, or out of a list. */
+  helperRead: 0.04,
+  helperCatalogue: 0.1,
   /** Departure of an overload leaf that nobody read: nearly flat. */
   overload: { value: -0.85, half90: 0.2 },
   /** Length that a maker forms flat, over the distance of the U-bolts. */

@@ -1,4 +1,5 @@
 import { LEAST_THREADS, type UboltVerdict } from '../../fastener/ubolt';
+import { type HelperDevice } from '../../mechanics/helper/curve';
 import { stressVerdict, type StandingStress } from '../../mechanics/leafpack/stress';
 import { type Verdict, type VerdictState } from '../../verdict';
 import { type BuiltState, type KindWork } from '../kind';
@@ -7,12 +8,14 @@ import { type LeafFigures } from './figures';
 import { type LeafAxleInput } from './input';
 
 /** What a leaf spring asks of what must fit. */
-export type LeafCheck = 'threads' | 'runOut' | 'stress';
+export type LeafCheck = 'threads' | 'runOut' | 'stress' | 'helper';
 
 /** What of a prediction its checks hang on. */
 export interface LeafStanding {
   ubolt: UboltVerdict | 'new set' | null;
   standing: readonly StandingStress[];
+  /** Of each side in each load state; empty where nothing helps. */
+  helpers?: readonly { pressed: number; stroke: number; force: number }[];
 }
 
 /** What of a plan its own checks hang on. */
@@ -21,13 +24,48 @@ export interface LeafAsked {
   otherLeaves: boolean;
   /** Thread showing and pitch of the old U-bolts were read. */
   threadsRead: boolean;
+  /** A spring beside the pack. */
+  helper: HelperDevice | null;
 }
 
 /** Its bolts and its stress. @param solved null while nothing is solved */
 export function leafChecks(asked: LeafAsked, solved: LeafStanding | null): Verdict<LeafCheck>[] {
   const stress = stressVerdict(solved?.standing ?? []);
   const unsolved: Verdict<LeafCheck> = { item: 'stress', state: 'not checked', text: 'The spring is not solved yet.' };
-  return [...uboltRows(asked, solved?.ubolt ?? null), ...(stress ? [stress] : asked.otherLeaves ? [unsolved] : [])];
+  return [
+    ...uboltRows(asked, solved?.ubolt ?? null),
+    ...(stress ? [stress] : asked.otherLeaves ? [unsolved] : []),
+    ...(asked.helper ? [helperRow(asked.helper, solved?.helpers ?? [])] : []),
+  ];
+}
+
+/** What every helper spring is careful of; common practice. */
+const BESIDE: Record<HelperDevice, string> = {
+  rubber: 'Its foot meets the axle square, and the frame above it is stiffened where the maker asks for it.',
+  air: 'Never run empty, never the stop of the droop; its line away from heat; its pressure is part of the load it carries.',
+  clampOn: 'Its clamp sits clear of the tips of the leaves and is looked at after the first load.',
+  leaf: 'Its ends meet their pads square; pads and longer U-bolts belong to it.',
+};
+
+/** Pressed within its stroke, and at work at all. */
+function helperRow(device: HelperDevice, helpers: NonNullable<LeafStanding['helpers']>): Verdict<LeafCheck> {
+  const item = 'helper';
+  if (helpers.length === 0) return { item, state: 'not checked', text: 'The spring is not solved yet.' };
+  const most = helpers.reduce((far, h) => (h.pressed / h.stroke > far.pressed / far.stroke ? h : far));
+  const figure = {
+    ...{ quantity: 'left of its stroke', dimension: 'length' as const, value: most.pressed, limit: most.stroke },
+    margin: most.stroke - most.pressed,
+  };
+  if (most.pressed > most.stroke)
+    return {
+      ...{ item, state: 'does not fit', figure },
+      text: `Under the heaviest load it is pressed ${(most.pressed - most.stroke).toFixed(0)} mm past its stroke. ${BESIDE[device]}`,
+    };
+  const idle = helpers.every((h) => h.pressed <= 0);
+  return {
+    ...{ item, state: 'look', figure },
+    text: `${idle ? `It hangs clear in every load state, by ${(-most.pressed).toFixed(0)} mm under the heaviest: it only meets bumps.` : `It is pressed ${most.pressed.toFixed(0)} of ${most.stroke.toFixed(0)} mm under the heaviest load.`} ${BESIDE[device]} It lifts the frame and raises no rating: axle, tyre, wheel and plate stay what they were.`,
+  };
 }
 
 function uboltRows({ threadsRead }: LeafAsked, ubolt: UboltVerdict | 'new set' | null): Verdict<LeafCheck>[] {
@@ -61,7 +99,11 @@ function uboltRows({ threadsRead }: LeafAsked, ubolt: UboltVerdict | 'new set' |
 export const leafWork = (
   input: Pick<LeafAxleInput, 'arrangement' | 'changes' | 'ubolt'>,
 ): KindWork<LeafCheck, LeafStanding> => {
-  const asked = { otherLeaves: input.changes.some(changesPack), threadsRead: input.ubolt !== null };
+  const asked = {
+    otherLeaves: input.changes.some(changesPack),
+    threadsRead: input.ubolt !== null,
+    helper: input.changes.findLast((c) => c.kind === 'helper')?.device ?? null,
+  };
   return {
     located: input.changes.some(
       (c) => c.kind === 'overAxle' || c.kind === 'wedge' || (c.kind === 'block' && c.height.value > 0),
@@ -77,6 +119,7 @@ export const leafStanding = (
   ubolt: UboltVerdict | 'new set' | null,
 ): LeafStanding => ({
   ubolt,
+  helpers: states.flatMap(({ built }) => built?.helper ?? []),
   standing: states.flatMap(({ built }): StandingStress[] =>
     built
       ? [

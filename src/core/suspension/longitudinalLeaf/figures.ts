@@ -1,11 +1,12 @@
 import { CoreError } from '../../errors';
 import { clampHalf } from '../../mechanics/leafpack/pack';
+import { wrapStiffness } from '../../mechanics/linkage/installed';
 import { type PackShape, type PackSolver } from '../../mechanics/leafpack/solve';
 import { type StressLine } from '../../mechanics/leafpack/half';
 import { ENDLESS, nominalStress, packLife, type LifeBand } from '../../mechanics/leafpack/stress';
 import { type SpringFigures } from '../kind';
 import { elevationOf, type Elevation } from './elevation';
-import { sideRate, type SideState } from './sideState';
+import { sideRate, type HelperState, type SideState } from './sideState';
 
 /** Swing of the load on a road about its standing value, as a share, for an indication of life. Assumed. */
 export const SWING = 0.25;
@@ -22,6 +23,10 @@ export interface LeafFigures extends SpringFigures {
   /** By load and sizes alone, MPa. Not in predictions of older cores. */
   nominalStress?: number[];
   elevation: Elevation;
+  /** What a helper spring beside the pack does; absent where none is planned. `load` and `rate` are then of both. */
+  helper?: HelperState;
+  /** Turn of the axle under a braking or driving torque on this side, rad per N·mm; absent where it was not asked for or finds no state. */
+  wrap?: number;
   /** Swings of the load by a quarter of itself until the worst leaf cracks; null where a swing finds no state. */
   life: ReturnType<typeof packLife> | null;
   /** The same were every stress a share of what is solved, by that share. Not in predictions of older cores. */
@@ -35,21 +40,34 @@ export const nominalOf = ({ pack }: PackSolver, { frontArm, rearArm }: PackShape
 /** @param at the same build under another load, N; null leaves out the life @returns null without a spring */
 export function figuresOf(side: SideState, at: ((load: number) => SideState) | null): LeafFigures | null {
   if (!side.spring) return null;
-  const { solver, state, load } = side.spring;
-  const rate = sideRate(side.spring);
+  const { solver, state, load, linkage } = side.spring;
+  const { helper } = side;
+  const packRate = sideRate(side.spring);
+  const rate = packRate + (helper?.rate ?? 0);
   return {
     arch: state.shape.arch,
     rate,
+    ...(helper && { helper }),
     frequency: null,
     shackleAngle: state.shackleAngle,
-    load,
+    load: load + (helper?.force ?? 0),
     ...stressesOf(solver.peakStress(state.forces, state.shape)),
     clampStress: solver.clampStress(),
     nominalStress: nominalOf(solver, state.shape, load),
-    frictionHeight: solver.frictionHalfBand(state.forces, state.shape, rate) / rate,
+    frictionHeight: solver.frictionHalfBand(state.forces, state.shape, packRate) / rate,
     elevation: elevationOf(side)!,
-    ...(at ? lifeOf(at, load) : { life: null }),
+    ...(at ? lifeOf(at, load + (helper?.force ?? 0)) : { life: null }),
+    ...(at && wrapOf(() => wrapStiffness(solver, linkage, load, state))),
   };
+}
+
+function wrapOf(stiffness: () => number): { wrap?: number } {
+  try {
+    return { wrap: 1 / stiffness() };
+  } catch (error) {
+    if (error instanceof CoreError) return {};
+    throw error;
+  }
 }
 
 const stressesOf = (peakStress: number[]) => ({ peakStress, highestStress: Math.max(...peakStress) });

@@ -1,4 +1,5 @@
 import { type Expects } from '../../vehicle/settling';
+import { type HelperDevice } from '../../mechanics/helper/curve';
 import { type ShackleEye } from '../../mechanics/linkage/installed';
 import { type LoadState } from '../kind';
 import { type Side } from '../../vehicle/side';
@@ -115,7 +116,19 @@ export type Change =
   /** The broken leaf of either side replaced by its like. */
   | { kind: 'mendLeaf' }
   /** Spring moved from under to over the axle, on a perch of this height. */
-  | { kind: 'overAxle'; perch: Estimate };
+  | { kind: 'overAxle'; perch: Estimate }
+  /** A spring that helps the pack from beside it, between frame and axle. */
+  | {
+      kind: 'helper';
+      device: HelperDevice;
+      /** Left until it touches, in the height of the day; negative where it is fitted pressed. */
+      gap: Estimate;
+      stroke: number;
+      /** By its maker, at even shares of its stroke, N. */
+      forces: number[];
+      /** What it presses over that. */
+      share: Estimate;
+    };
 
 /** Everything a prediction is made from; stored with it, never edited. */
 export interface LeafAxleInput {

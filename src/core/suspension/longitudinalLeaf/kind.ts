@@ -73,7 +73,7 @@ export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
       'uBolts',
       'uBoltEven',
     ] as const),
-    ...(['hanger', 'shackle', 'pivotBolt', 'bush', 'shearTear', 'bumpStop', 'shock', 'square'] as const),
+    ...(['hanger', 'shackle', 'pivotBolt', 'bush', 'bumpStop', 'shock', 'swayBar', 'square'] as const),
   ],
   joints: [
     ...([
@@ -100,7 +100,7 @@ export const LONGITUDINAL_LEAF: SuspensionKind<LeafTypes> = {
   model: (drawn, side, care, spent) => new LeafSideModel(drawn, side, FINENESS[care], spent),
   lines: leafLines,
   settling: settlingOf,
-  signed: /(archTop|freeArch|camber|departure|eyeOffset|offset|slope)$/,
+  signed: /(archTop|freeArch|camber|departure|eyeOffset|offset|slope|gap)$/,
   unseen: unseenOf,
   rubbing: (input, drawn) => {
     const usual = input.pack?.friction.value ?? 0;

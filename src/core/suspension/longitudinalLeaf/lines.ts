@@ -16,6 +16,7 @@ export const LEAF_LINES = [
   'wedge',
   'shackle',
   'overAxle',
+  'helper',
 ] as const;
 export type LeafLine = (typeof LEAF_LINES)[number];
 
@@ -30,6 +31,7 @@ export const LINE: Record<DrawnChange['kind'], { kind: LeafLine; label: string; 
   wedge: { kind: 'wedge', label: 'wedge' },
   shackle: { kind: 'shackle', label: 'shackle' },
   overAxle: { kind: 'overAxle', label: 'spring over the axle' },
+  helper: { kind: 'helper', label: 'helper springs' },
 };
 
 /**

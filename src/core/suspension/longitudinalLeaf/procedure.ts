@@ -1,4 +1,4 @@
-import { DRIVEN_IN, each, getDown, getUp, handOver, type Way } from '../../procedure/common';
+import { DRIVE_UNIT, DRIVEN_IN, each, getDown, getUp, handOver, ONE_AXLE, type Way } from '../../procedure/common';
 import { HAZARDS, ONE_SIDE } from '../../procedure/hazards';
 import { type Operation } from '../../procedure/operation';
 import { besidesSpring } from '../../procedure/besides';
@@ -11,12 +11,15 @@ function workOf(planned: readonly Planned[], packInPlace: boolean) {
   const leaves = has('addLeaf', 'removeLeaf', 'mendLeaf');
   const swap = has('pack', 'rearch', 'eyes');
   const over = has('overAxle');
-  const out = swap || over || (leaves && !packInPlace);
+  const narrow = has('axleWidth');
+  const out = swap || over || narrow || (leaves && !packInPlace);
   const stack = has('block', 'wedge') || over;
   return {
     leaves,
     swap,
     over,
+    /** The axle itself comes out and goes back on other pads. */
+    narrow,
     out,
     stack,
     wedge: has('wedge'),
@@ -146,7 +149,7 @@ function leaves(side: Side, work: ReturnType<typeof workOf>): Operation[] {
 }
 
 /** Back onto the axle, and run on. */
-function together(side: Side, work: ReturnType<typeof workOf>): Operation[] {
+function together(side: Side, work: ReturnType<typeof workOf>, carried: boolean): Operation[] {
   const at = (place: string) => `${place}.${side}`;
   const opened = work.leaves || work.swap;
   const ops: Operation[] = [];
@@ -195,13 +198,17 @@ function together(side: Side, work: ReturnType<typeof workOf>): Operation[] {
       gives: { [at('dowel')]: 'home' },
       caution: 'Fingers out from between pad and spring.',
     },
+    ...(carried ? [brackets(side, work.over)] : []),
     {
       ...{
         id: at('uboltsOn'),
         side,
         act: `Plate and ${work.newUbolts ? 'the new ' : ''}U-bolts on, nuts in cross order until the plate is level and the four ends stand out alike`,
       },
-      needs: { [at('dowel')]: ['home'], [at('ubolts')]: ['out'] },
+      needs: {
+        ...{ [at('dowel')]: ['home'], [at('ubolts')]: ['out'] },
+        ...(carried && { [at('brackets')]: ['as planned'] }),
+      },
       gives: { [at('ubolts')]: 'snug' },
       loose: 'U-bolts snug only, until the weight is on.',
     },
@@ -219,6 +226,71 @@ const stackText = ({ over, block, wedge }: ReturnType<typeof workOf>): string =>
     .join('; ')
     .replace(/^./, (c) => c.toUpperCase());
 
+/** The axle out from under the springs, and what was made of it back in. */
+const axleOver = (): Operation[] => [
+  {
+    ...{
+      picture: true,
+      id: 'axleFree',
+      side: null,
+      act: 'Oil drained, prop shaft off its flange and tied up; brake pipes shut, park-brake cables out of their plates; axle shafts out, seals covered',
+    },
+    needs: { axle: ['held'], lines: ['free'] },
+    gives: { driveline: 'off' },
+    mark: 'Picture of flange and yoke to one another, of pipes and cables, of shims at the bearings; look at the oil for glitter.',
+    caution: 'A prop shaft is tied up, never hung by its joint. Opened brakes are bled and tried before it rolls.',
+  },
+  {
+    ...{
+      id: 'axleOut',
+      side: null,
+      act: 'Axle down evenly on its jack with a helper, walked out from under the springs',
+    },
+    needs: { 'pack.left': ['on the bench'], 'pack.right': ['on the bench'], driveline: ['off'], axle: ['held'] },
+    gives: { beam: 'out' },
+    caution: 'It is heavier on the side of its gears and rolls.',
+  },
+  {
+    ...{
+      id: 'axleMade',
+      side: null,
+      act: 'Housing as planned: width, pads centre to centre and at their angle, shafts of their new length tried in their splines before anything is painted',
+    },
+    needs: { beam: ['out'] },
+    gives: { beam: 'made' },
+    caution: 'Cut and welded by whoever is allowed to, straight by dial gauge; never with a spring on its pad.',
+  },
+  {
+    ...{ id: 'axleIn', side: null, act: 'Axle back under on its jack, pads under their hangers, held on stands' },
+    needs: { beam: ['made'], axle: ['held'] },
+    gives: { beam: 'in' },
+  },
+];
+const axleBack = (): Operation => ({
+  ...{
+    id: 'axleBack',
+    side: null,
+    act: 'Shafts in past their seals, prop shaft to its marks, brake pipes and cables of their new length, bled and tried; oil to its mark',
+  },
+  needs: { beam: ['in'], 'ubolts.left': ['snug'], 'ubolts.right': ['snug'] },
+  gives: { driveline: 'on' },
+});
+
+/** What hangs on a cart's axle and moves with its spring. */
+const brackets = (side: Side, over: boolean): Operation => ({
+  ...{
+    picture: true,
+    id: `brackets.${side}`,
+    side,
+    act: over
+      ? 'Shock bracket onto the U-bolts in its new place; brake cable’s clip off the old plate and onto the new one, its plate drilled where it has no hole, never the spring'
+      : 'Brake cable out of its bracket and wired to the frame; shock bracket on the new U-bolts, as high as the riser lifted it',
+  },
+  needs: { [`dowel.${side}`]: ['home'], [`ubolts.${side}`]: ['out'] },
+  gives: { [`brackets.${side}`]: 'as planned' },
+  mark: 'Picture of how the cable runs; it has slack at full droop.',
+});
+
 /** The operations of an axle on leaf springs along the vehicle. Common practice. */
 export function leafProcedure(planned: readonly Planned[], way: Way): Procedure {
   const work = workOf(planned, way.packInPlace);
@@ -226,16 +298,22 @@ export function leafProcedure(planned: readonly Planned[], way: Way): Procedure 
   const side = (s: Side) => [
     ...apart(s, work),
     ...(work.leaves || work.swap ? leaves(s, work) : []),
-    ...together(s, work),
+    ...together(s, work, way.driveUnit === true && work.stack),
   ];
+  const carried = way.driveUnit === true && work.stack;
   const both = [
+    ...(work.narrow ? axleOver().slice(0, 1) : []),
     ...each((s) => apart(s, work)).flat(),
+    ...(work.narrow ? axleOver().slice(1) : []),
     ...(work.leaves || work.swap ? each((s) => leaves(s, work)).flat() : []),
-    ...each((s) => together(s, work)).flat(),
+    ...each((s) => together(s, work, carried)).flat(),
+    ...(work.narrow ? [axleBack()] : []),
   ];
+  const bySide = way.sides === 'one' && !work.narrow;
   const beside = besidesSpring(planned);
   const done = {
     ...beside.done,
+    ...(work.narrow && { driveline: ['on'] }),
     ...(Object.assign(
       {},
       ...each((s) => ({
@@ -264,19 +342,21 @@ export function leafProcedure(planned: readonly Planned[], way: Way): Procedure 
       ),
     },
     operations: [
-      ...getUp(),
+      ...getUp(way.driveUnit ? DRIVE_UNIT : ONE_AXLE),
       ...beside.operations,
-      ...(springs ? (way.sides === 'one' ? each(side).flat() : both) : []),
+      ...(springs ? (bySide ? each(side).flat() : both) : []),
       ...getDown((s) => ({
         ...(work.ubolts && { [`ubolts.${s}`]: ['snug'] }),
         ...(springs && { [`shackle.${s}`]: ['run on', 'loose'] }),
         [`clamps.${s}`]: ['off'],
+        ...(work.narrow && { driveline: ['on'] }),
       })),
       ...(work.ubolts ? each((s) => uboltsFinal(s)) : []),
       ...(springs ? each((s) => pivotsFinal(s, work.out, way.bonded)) : []),
+      ...beside.last,
       ...handOver(done),
     ],
-    hazards: way.sides === 'one' ? [...HAZARDS, ONE_SIDE] : HAZARDS,
+    hazards: bySide ? [...HAZARDS, ONE_SIDE] : HAZARDS,
   };
 }
 

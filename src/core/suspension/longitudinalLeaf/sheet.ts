@@ -1,3 +1,4 @@
+import { type HelperDevice } from '../../mechanics/helper/curve';
 import { type RearEnd } from '../../mechanics/linkage/installed';
 import { type AxleClass } from '../../sheet/axleClass';
 import { type Lookup, type SheetReading, type SheetState } from '../../sheet/reading';
@@ -42,7 +43,9 @@ export type PlannedChange =
   | { kind: 'block'; height: number; source?: PartSource }
   | { kind: 'wedge'; angle: number; height: number; thick: 'front' | 'rear' }
   | { kind: 'shackle'; length: number; source?: PartSource }
-  | { kind: 'overAxle'; height: number };
+  | { kind: 'overAxle'; height: number }
+  /** `carries` in kg at even shares of the stroke. */
+  | { kind: 'helper'; device: HelperDevice; gap: number; stroke: number; carries: number[]; source?: PartSource };
 
 export interface PressPoint {
   force: number;

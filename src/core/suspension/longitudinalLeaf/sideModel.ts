@@ -12,6 +12,7 @@ import {
   type ShackleLinkage,
   type SlipperLinkage,
 } from '../../mechanics/linkage/installed';
+import { helperAt, packShare } from '../../mechanics/helper/curve';
 import { SPRING_STEEL_E } from '../../material/steel';
 import { mainLeafAboveHub, topAboveHub } from '../../mechanics/stack/stack';
 import { type DrawnChange, type DrawnInput } from './input';
@@ -21,7 +22,9 @@ import { springEnds, usedOf } from './ends';
 import { builtPack, builtStack, changesPack, mends } from './built';
 import { isTurned } from './turned';
 import { figuresOf, nominalOf, type LeafFigures } from './figures';
-import { type SideState } from './sideState';
+import { sideRate, type SideState } from './sideState';
+
+type Helper = Extract<DrawnChange, { kind: 'helper' }>;
 
 /** Leaves formed flat lie flat in their clamp. */
 const seatShapeOf = (input: DrawnInput): 'flat' | 'concentric' =>
@@ -126,6 +129,27 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
 
   /** The side with some of the changes made, under its base load plus `extraLoad` N. */
   state(changes: readonly DrawnChange[], extraLoad: number): SideState {
+    const helper = changes.findLast((c) => c.kind === 'helper');
+    return helper && this.calibrated ? this.helped(changes, helper, extraLoad) : this.packAlone(changes, extraLoad);
+  }
+
+  /** Pack and helper beside one another: as far as the frame comes down past where it touches, the helper takes load off the pack. */
+  private helped(changes: readonly DrawnChange[], helper: Helper, extraLoad: number): SideState {
+    const touches = this.packAlone([], 0).rise - helper.gap;
+    const at = (packLoad: number) => {
+      const state = this.packAlone(changes, packLoad - this.baseLoad);
+      const pressed = touches - state.rise;
+      const { force, rate } = helperAt(helper, pressed);
+      return {
+        state,
+        helper: { force: helper.share * force, rate: helper.share * rate, pressed, stroke: helper.stroke },
+      };
+    };
+    const found = at(packShare(this.baseLoad + extraLoad, (packLoad) => at(packLoad).helper.force));
+    return { ...found.state, helper: found.helper };
+  }
+
+  private packAlone(changes: readonly DrawnChange[], extraLoad: number): SideState {
     const stack = builtStack(this.input, changes);
     const aboveHub = mainLeafAboveHub(stack);
     const pack = this.packAfter(changes);
@@ -159,11 +183,13 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
   }
 
   frictionHeight(changes: readonly DrawnChange[], extraLoad: number): number {
-    const { spring } = this.state(changes, extraLoad);
-    // The band on the load over the rate: the rate falls out.
-    return spring
-      ? spring.solver.frictionHalfBand(spring.state.forces, spring.state.shape, 1) + this.rubbed(spring)
-      : 0;
+    const { spring, helper } = this.state(changes, extraLoad);
+    if (!spring) return 0;
+    // The band on the load over the rate: the rate falls out. A helper beside it keeps the frame from following.
+    const alone = spring.solver.frictionHalfBand(spring.state.forces, spring.state.shape, 1) + this.rubbed(spring);
+    if (!helper || helper.rate <= 0) return alone;
+    const rate = sideRate(spring);
+    return (alone * rate) / (rate + helper.rate);
   }
 
   peakStress(changes: readonly DrawnChange[], extraLoad: number): number {
@@ -182,10 +208,7 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
       const { solver, state } = spring!;
       return {
         rise,
-        used: usedOf(
-          nominalOf(solver, state.shape, this.baseLoad + extra),
-          solver.peakStress(state.forces, state.shape),
-        ),
+        used: usedOf(nominalOf(solver, state.shape, spring!.load), solver.peakStress(state.forces, state.shape)),
         shackle: state.shackleAngle,
       };
     });

@@ -24,6 +24,19 @@ export interface SideState {
     /** The spring hangs on its shackle at the front: what is solved is turned end for end. */
     turned: boolean;
   };
+  /** What helps the pack from beside it; absent where nothing does. */
+  helper?: HelperState;
+}
+
+/** A helper spring in one load state. */
+export interface HelperState {
+  /** N, on one side. */
+  force: number;
+  /** Pressed together from where it touches, mm; negative where it hangs clear. */
+  pressed: number;
+  stroke: number;
+  /** N/mm. */
+  rate: number;
 }
 
 /** Effective rate of a solved side, N/mm. */

@@ -52,6 +52,8 @@ const CHANGED: Record<string, string> = {
   length: 'length of the new shackle',
   angle: 'angle of the wedge',
   perch: 'height of the new perch',
+  gap: 'gap left under the helper spring',
+  share: 'what the helper spring presses beside its list',
 };
 
 /** Plain words for an input's path, for "measure this again". */

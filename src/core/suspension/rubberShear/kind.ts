@@ -51,7 +51,7 @@ export const RUBBER_SHEAR: SuspensionKind<ShearTypes> = {
       'centreBolt',
       'uBolts',
     ] as const),
-    ...(['hanger', 'bush', 'bumpStop', 'shock', 'square'] as const),
+    ...(['hanger', 'bush', 'bumpStop', 'shock', 'swayBar', 'square'] as const),
   ],
   joints: ['shearBolts', 'carrierNose', 'frontEye', 'uBolts', 'shockLower', 'shockUpper', 'wheelNuts'],
   label: shearLabel,

@@ -142,6 +142,7 @@ export function shearProcedure(planned: readonly Planned[], way: Way): Procedure
             gives: { [`nose.${side}`]: 'final' },
           }))
         : []),
+      ...beside.last,
       ...handOver(done, strip),
     ],
     hazards: [...HAZARDS, TOOL_LEFT],

@@ -193,6 +193,7 @@ export function tandemProcedure(planned: readonly Planned[], way: Way): Procedur
             },
           ]
         : []),
+      ...beside.last,
       ...handOver(done),
     ],
     hazards: way.sides === 'one' ? [...HAZARDS, ONE_SIDE] : HAZARDS,

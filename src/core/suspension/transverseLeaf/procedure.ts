@@ -230,6 +230,7 @@ export function crossProcedure(planned: readonly Planned[], way: Way): Procedure
           }))
         : []),
       ...(any(work) ? [TOE] : []),
+      ...beside.last,
       ...handOver(done),
     ],
     hazards: HAZARDS,

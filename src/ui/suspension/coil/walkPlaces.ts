@@ -6,7 +6,7 @@ import { spotsOf, type SwingPlace } from './swingSpots';
 /** From the frame down, then along the axle. */
 export const COIL_WALK: readonly RuleId[] = [
   ...(['coilSeat', 'coilBroken', 'coilSag', 'coilClash', 'coilPitting', 'bumpStop', 'shock'] as const),
-  ...(['links', 'bush', 'square'] as const),
+  ...(['links', 'bush', 'swayBar', 'square'] as const),
 ];
 
 /** The same of beams that swing, and of a coil over its damper. */
@@ -22,7 +22,7 @@ export const TWIN_WALK: readonly RuleId[] = [
     'bumpStop',
     'shock',
   ] as const),
-  ...(['kingpin', 'tieRod', 'square'] as const),
+  ...(['kingpin', 'tieRod', 'swayBar', 'square'] as const),
 ];
 export const TRAIL_WALK: readonly RuleId[] = [
   ...([
@@ -50,6 +50,7 @@ export const UNIT_WALK: readonly RuleId[] = [
     'cams',
     'bush',
     'links',
+    'swayBar',
   ] as const),
   'square',
 ];
@@ -78,6 +79,7 @@ export function placesOnBeam(
     shock: below(foot.x + out * half * 1.3, foot.y),
     kingpin: above(hub.x - out * 20, hub.y + 20),
     tieRod: below(hub.x - out * 30, hub.y - 10),
+    swayBar: below((foot.x + hub.x) / 2, (foot.y + hub.y) / 2),
     square: below(hub.x, hub.y),
   };
 }
@@ -95,6 +97,7 @@ export function placesOf(half: number, length: number): Partial<Record<RuleId, S
     links: { x: -half * 1.3, y: -length - 20, row: 'below' },
     bush: { x: -half * 1.7, y: -length - 20, row: 'below' },
     unitTop: { x: 0, y: 12, row: 'above' },
+    swayBar: { x: half * 1.8, y: -length - 10, row: 'below' },
     cams: { x: half * 0.6, y: -length - 23, row: 'below' },
     square: { x: 0, y: -length - 23, row: 'below' },
   };

@@ -3,7 +3,7 @@ import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLea
 import { lifeWithin, type LeafFigures } from '@/core/suspension/longitudinalLeaf/figures';
 import { smallBumpRate } from '@/core/vehicle/load';
 import { ENDLESS, STRESS_SOURCE } from '@/core/mechanics/leafpack/stress';
-import { SPRING_STEEL_LIMITS } from '@/core/material/steel';
+import { GRAVITY, SPRING_STEEL_LIMITS } from '@/core/material/steel';
 import { Sheet } from '../../controls/Sheet';
 import { Length } from '../../measured/Figure';
 import { Quantity, useWords } from '../../measured/Quantity';
@@ -63,6 +63,18 @@ export function FiguresSheet({ side, state, stress }: Props) {
   const words = useWords();
   const rows: { name: string; of: (f: LeafFigures, planned: boolean) => ReactNode }[] = [
     { name: 'Loaded arch, eye line to leaf middle', of: (f) => <Length mm={f.arch} /> },
+    ...(built?.helper
+      ? [
+          {
+            name: 'Helper springs carry, of it',
+            of: (f: LeafFigures) => <Quantity value={(f.helper?.force ?? 0) / GRAVITY} of="mass" digits={0} />,
+          },
+          {
+            name: 'Pressed together',
+            of: (f: LeafFigures) => (f.helper ? <Length mm={Math.max(0, f.helper.pressed)} /> : 'none there'),
+          },
+        ]
+      : []),
     { name: 'Rate on ride height', of: (f) => <Quantity value={f.rate} of="rate" digits={1} /> },
     {
       name: words(`Rate of a small bump, ± ${SMALL_BUMP} mm, friction and all`),
@@ -117,6 +129,19 @@ export function FiguresSheet({ side, state, stress }: Props) {
         return life ? <span className="figure">{lifeText(life)}</span> : 'not found';
       },
     },
+    ...((built ?? old)?.wrap === undefined
+      ? []
+      : [
+          {
+            name: 'Winds up, under each 1,000 N·m (738 lbf·ft) of braking or driving at this spring',
+            of: (f: LeafFigures) =>
+              f.wrap === undefined ? (
+                'not found'
+              ) : (
+                <span className="figure">{((Math.abs(f.wrap) * 1e6 * 180) / Math.PI).toFixed(1)}°</span>
+              ),
+          },
+        ]),
     { name: 'Friction holds height ±', of: (f) => <Length mm={f.frictionHeight} /> },
   ];
   return (

@@ -15,7 +15,7 @@ export const LEAF_WALK: readonly RuleId[] = [
     'pitting',
     'order',
     'shackle',
-    'shearTear',
+    'swayBar',
   ] as const),
 ];
 
@@ -55,6 +55,6 @@ export function placesOf(drawing: Elevation): Partial<Record<RuleId, SpotPlace>>
     pitting: below(along(second, 0.86)),
     order: above(along(main, 0.8)),
     shackle: above(pivot ? { x: (pivot.x + hung.x) / 2, y: (pivot.y + hung.y) / 2 } : hung),
-    shearTear: below(hung),
+    swayBar: below({ x: hub.x + half + 90, y: hub.y + 10 }),
   };
 }

@@ -15,7 +15,7 @@ export const SHEAR_WALK: readonly RuleId[] = [
     'centreBolt',
     'uBolts',
   ] as const),
-  ...(['hanger', 'bush', 'bumpStop', 'shock', 'square'] as const),
+  ...(['hanger', 'bush', 'bumpStop', 'shock', 'swayBar', 'square'] as const),
 ];
 
 export function placesOf(figures: ShearFigures): Partial<Record<RuleId, SpotPlace>> {
@@ -35,6 +35,7 @@ export function placesOf(figures: ShearFigures): Partial<Record<RuleId, SpotPlac
     bush: below(eye.x, eye.y),
     bumpStop: above(seat.x - 90, DRAWN.rail),
     shock: below(hub.x - 110, hub.y + 20),
+    swayBar: above(seat.x + 110, seat.y),
     square: below(hub.x + 90, hub.y),
   };
 }

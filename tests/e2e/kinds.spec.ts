@@ -208,9 +208,9 @@ test('a helper spring of the shelf beside a pack: its curve filled in, at work o
   await page.getByTitle('Rubber helper 60', { exact: true }).click();
   await expect(page.getByLabel('Its stroke', { exact: true })).toHaveValue('64');
   await typeInto(page, 'Gap left under it', '-10');
-  const ledger = page.getByTestId('ledger');
+  await expect(page.locator('[data-part=helper]')).toBeVisible();
   await openTab(page, 'adds up');
-  await expect(ledger.getByRole('row').filter({ hasText: 'helper springs' })).toBeVisible();
+  await expect(page.getByTestId('ledger').getByRole('row').filter({ hasText: 'helper springs' })).toBeVisible();
   await openTab(page, 'must fit');
   await expect(page.locator('tr[data-check=helper]')).toContainText('raises no rating');
   await openTab(page, 'under load');

@@ -101,7 +101,8 @@ export function hardwareOf(order: readonly Operation[], facts: HardwareFacts): N
     });
     add('clipBolts', 'hardware', 'Bolts or rivets for the clips that are opened', 4, step('unclamp'), 'bent open once');
   }
-  const shackle = step('shackleOn', 'packIn');
+  // One spring across goes in without a shackle.
+  const shackle = step('shackleOff', 'shackleOn') ? step('shackleOn', 'packIn') : null;
   if (shackle)
     add(
       ...(['shackleNuts', 'hardware', 'Self-locking nuts, shackle, both its bolts'] as const),
@@ -120,6 +121,28 @@ export function hardwareOf(order: readonly Operation[], facts: HardwareFacts): N
     add('shockNuts', 'hardware', 'Self-locking nuts, lower end of the shocks', 2 * axles, step('shockOn'), 'used once');
   if (step('coilOn'))
     add('coilClamps', 'hardware', 'Fasteners of the coils’ retainers', 2, step('coilOn'), 'rust to their plates');
+  const block = step('blockOn');
+  if (block) {
+    add(
+      'shearBolts',
+      'hardware',
+      'Bolts with locking nuts for the shear blocks, size and grade of the old ones',
+      16,
+      block,
+      'used once',
+    );
+    add('noseBolts', 'hardware', 'Nose bolts with sleeves and locking nuts', 2, step('noseOn'), 'used once');
+    add(
+      'toolGrease',
+      'consumable',
+      'Grease for the unload tool’s screw',
+      1,
+      step('unload'),
+      'a dry screw seizes under load',
+    );
+  }
+  if (step('eyeOn'))
+    add('crossEyeNuts', 'hardware', 'Self-locking nuts, eye bolts at the wheels', 2, step('eyeOn'), 'used once');
   add(
     'threadLocker',
     'consumable',
@@ -137,7 +160,8 @@ export function hardwareOf(order: readonly Operation[], facts: HardwareFacts): N
       shackle ?? step('rockerOn'),
       'sleeves that turn',
     );
-  if (step('leafWork', 'compare'))
+  // Blocks are compared too, and have no leaves.
+  if (step('leafWork', 'packIn') && step('leafWork', 'compare'))
     add(
       'liners',
       'consumable',

@@ -6,7 +6,7 @@ import { type PointId } from '@/core/measure/points';
 import { useLengthText } from '../measured/Figure';
 import { useView } from '../theme/View';
 import { Dimension, LevelDimension } from './Dimension';
-import { fit, type Extent, type Scale } from './scale';
+import { fit, pathOf, type Extent, type Scale } from './scale';
 import { ScaleBar } from './ScaleBar';
 import { useRoom } from './useRoom';
 import { SpringMarks } from './SpringMarks';
@@ -29,6 +29,8 @@ interface Props {
   focus?: PointId | null;
   /** Hub over the ground, mm, and whether it was read: the wheel and what it stands on are drawn too. */
   radius?: { value: number; known: boolean } | null;
+  /** A spring that helps the pack from beside it: how far it is pressed, negative where it hangs clear, of its stroke, mm. */
+  helper?: { pressed: number; stroke: number } | null;
   /** Handles to pull, in the drawing's own scale. */
   handles?: (s: Scale, shown: Elevation) => ReactNode;
   /** Drawn over it all, with rows of its own above and below, px. */
@@ -66,7 +68,7 @@ const degrees = (rad: number): string => ((rad * 180) / Math.PI).toFixed(0);
 /** A to-scale side view drawn from the solution: old in graphite dashes, new in solid colour, frame held still. */
 export function ElevationDrawing(props: Props) {
   const { old, built, side, stateName, before, after, addedLeaf, assumed, provisional = false, focus = null } = props;
-  const { radius = null, handles, over } = props;
+  const { radius = null, handles, over, helper = null } = props;
   const { lengths } = useView();
   const lengthText = useLengthText();
   const shown = built ?? old;
@@ -95,6 +97,7 @@ export function ElevationDrawing(props: Props) {
   const eye = hungEye(shown);
   const hung = shown.pivot ?? eye;
   const angleAt = hung.y < eye.y ? 22 : 8;
+  const rail = Math.max((old.pivot ?? old.rearEye).y, hung.y, eye.y, 0) + 28 / s.perMm;
   return (
     <figure className="figure-sheet" ref={box}>
       <svg
@@ -106,13 +109,7 @@ export function ElevationDrawing(props: Props) {
         data-origin-x={s.x(0)}
         data-origin-y={s.y(0)}
       >
-        <FrameMarks
-          s={s}
-          y={Math.max((old.pivot ?? old.rearEye).y, hung.y, eye.y, 0) + 28 / s.perMm}
-          left={left}
-          drawing={shown}
-          named={!over}
-        />
+        <FrameMarks s={s} y={rail} left={left} drawing={shown} named={!over} />
         {radius === null ? null : <Wheel s={s} old={old} shown={shown} radius={radius} left={left} />}
         {built ? <SpringMarks drawing={old} s={s} look="old" addedLeaf={null} /> : null}
         <SpringMarks
@@ -122,6 +119,7 @@ export function ElevationDrawing(props: Props) {
           addedLeaf={built ? addedLeaf : null}
           named={!pulled}
         />
+        {helper ? <HelperMarks s={s} drawing={shown} rail={rail} helper={helper} /> : null}
         {lip !== null && before !== null ? (
           <HeightMarks
             s={s}
@@ -160,6 +158,61 @@ export function ElevationDrawing(props: Props) {
         </Popover>
       )}
     </figure>
+  );
+}
+
+/** A helper spring beside the pack, from the frame down: on the axle, or clear of it by what is left. Its width is nobody's figure. */
+function HelperMarks({
+  s,
+  drawing,
+  rail,
+  helper: { pressed },
+}: {
+  s: Scale;
+  drawing: Elevation;
+  rail: number;
+  helper: { pressed: number; stroke: number };
+}) {
+  const { hub, stack, seatLength } = drawing;
+  const x = hub.x - seatLength / 2 - 62;
+  const axle = hub.y + stack.tubeDiameter / 2;
+  const foot = axle + Math.max(0, -pressed);
+  const [wide, waist] = [34, 24];
+  const bellows = [
+    ...([
+      [wide, 1],
+      [waist, 0.66],
+      [wide, 0.5],
+      [waist, 0.34],
+      [wide, 0],
+    ] as const),
+  ].map(([half, share]) => ({ half, y: foot + share * (rail - foot) }));
+  const points = [
+    ...bellows.map(({ half, y }) => ({ x: x + half, y })),
+    ...bellows.toReversed().map(({ half, y }) => ({ x: x - half, y })),
+  ];
+  return (
+    <g data-part="helper" fill="none" stroke="var(--new)" strokeWidth="1.8" strokeLinejoin="round">
+      <path d={`${pathOf(points, s)}Z`} />
+      <path
+        d={pathOf(
+          [
+            { x: x - wide, y: axle },
+            { x: hub.x, y: axle },
+          ],
+          s,
+        )}
+      />
+      <text
+        x={s.x(x - wide) - 8}
+        y={s.y((rail + foot) / 2) + 5}
+        textAnchor="end"
+        stroke="none"
+        style={{ fill: 'var(--new)' }}
+      >
+        helper
+      </text>
+    </g>
   );
 }
 

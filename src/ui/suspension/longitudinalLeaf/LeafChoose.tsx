@@ -197,6 +197,7 @@ function Elevations({ view, assembled, side, shown, state, plan }: ElevationProp
         before={state.beforeHere}
         after={state.after}
         addedLeaf={addedLeafIndex(assembled.input)}
+        helper={state.built?.helper ?? null}
         assumed={assumedParts(assembled.input)}
         radius={figureValues(view, null)('groundToHub', side)}
         handles={(s, drawing) => (

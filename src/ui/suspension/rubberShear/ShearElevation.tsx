@@ -230,8 +230,11 @@ function Spring({ s, at, of, look }: { s: Scale; at: ShearSpots; of: ShearFigure
 
 const Tyre = ({ s, hub, radius }: { s: Scale; hub: { x: number; y: number }; radius: number }) => (
   <g fill="none" stroke="var(--tick)" strokeWidth="1.4">
-    <circle {...s.at(hub)} r={radius * s.perMm} />
-    <circle {...s.at(hub)} r={radius * 0.6 * s.perMm} />
+    <clipPath id="under-frame">
+      <rect x="0" y={s.y(DRAWN.rail)} width={s.width} height={s.height} />
+    </clipPath>
+    <circle {...s.at(hub)} r={radius * s.perMm} clipPath="url(#under-frame)" strokeDasharray="2 4" />
+    <circle {...s.at(hub)} r={radius * 0.6 * s.perMm} clipPath="url(#under-frame)" strokeDasharray="2 4" />
     <path
       d={`M${s.x(hub.x - radius)} ${s.y(hub.y - radius)}H${s.x(hub.x + radius)}`}
       stroke="var(--ink)"

@@ -37,6 +37,10 @@ const PAGES = {
   record: '/record#scores',
   'what breaks': '/record#broken',
   'two axles': '/jobs/5a1e0007-0000-4000-8000-000000000f00/choose',
+  'rubber block': '/jobs/5a1e0014-0000-4000-8000-000000000f00/choose',
+  'rubber block inspected': '/jobs/5a1e0014-0000-4000-8000-000000000f00/inspect',
+  'spring across': '/jobs/5a1e0010-0000-4000-8000-000000000f00/choose',
+  'beams that swing': '/jobs/5a1e0011-0000-4000-8000-000000000f00/measure#stands',
   'two axles measured': '/jobs/5a1e0007-0000-4000-8000-000000000f00/measure#stands',
 };
 

@@ -4,6 +4,7 @@ import { shearModulus, shearRate } from '../../mechanics/rubber/shear';
 import { type AxleClass } from '../../sheet/axleClass';
 import { axleLoadHalf, lipOverBaseOf, loadsOf, trackOverBaseOf, unsprungOf } from '../../sheet/loads';
 import { type Point } from '../../sheet/point';
+import { secondLoadOf } from '../../sheet/secondLoad';
 import { asRead, extraAxleMass, readingAt, type AxleSheet, type Lookup, type SheetState } from '../../sheet/reading';
 import { SIDES, type Side } from '../../vehicle/side';
 import { type Assembly } from '../kind';
@@ -72,7 +73,7 @@ export function assembleShear(sheet: ShearAxleSheet): Assembly<ShearAxleInput, S
   const sideOf = (side: Side): ShearSide | null => {
     const offset = read({ point: 'shearOffset', side });
     if (!loads || !offset || !block || !leaf || !fixed || !nose) return null;
-    return { load: loads[side], offset, second: secondOf(sheet, read, side) };
+    return { load: loads[side], offset, second: secondLoadOf(sheet, read, side, (state) => addedOf(sheet, state)) };
   };
   const heights = SIDES.flatMap((side) => readingAt(sheet, { point: 'hubToLip', side, stateId: base }) ?? []);
   const sides = { left: sideOf('left'), right: sideOf('right') };
@@ -120,23 +121,6 @@ function blockOf(
 function addedOf(sheet: ShearAxleSheet, state: SheetState): Estimate {
   const mass = extraAxleMass(sheet, state);
   return measured(mass, ASSUMED_SHEAR.payloadShare * Math.abs(mass));
-}
-
-/** The body read again in the first other load state that has a height of this side. */
-function secondOf(sheet: ShearAxleSheet, read: Read, side: Side): ShearSide['second'] {
-  const before = read({ point: 'hubToLip', side });
-  if (!before) return null;
-  for (const state of sheet.states.slice(1)) {
-    const then = read({ point: 'hubToLip', side, stateId: state.id });
-    const added = addedOf(sheet, state);
-    if (!then || Math.abs(added.value) < 10) continue;
-    const newtons = GRAVITY / 2;
-    return {
-      extra: measured(added.value * newtons, added.half90 * newtons),
-      lower: measured(before.value - then.value, Math.hypot(before.half90, then.half90)),
-    };
-  }
-  return null;
 }
 
 /** A planned change with its doubt. */

@@ -3,6 +3,7 @@ import { GRAVITY } from '../../material/steel';
 import { type AxleClass } from '../../sheet/axleClass';
 import { axleLoadHalf, lipOverBaseOf, loadsOf, trackOverBaseOf, unsprungOf } from '../../sheet/loads';
 import { type Point } from '../../sheet/point';
+import { secondLoadOf } from '../../sheet/secondLoad';
 import { asRead, extraAxleMass, readingAt, type AxleSheet, type Lookup, type SheetState } from '../../sheet/reading';
 import { SIDES, type Side } from '../../vehicle/side';
 import { type Assembly } from '../kind';
@@ -68,7 +69,12 @@ export function assembleCross(sheet: CrossAxleSheet): Assembly<CrossAxleInput, C
     const [drop, own] = [read({ point: 'crossDrop', side }), read({ point: 'crossHalf', side }) ?? half];
     // A main leaf that is through holds no wheel: there is nothing to solve.
     if (!loads || !drop || !own || mainBroken) return null;
-    return { load: loads[side], half: own, drop, second: secondOf(sheet, read, side) };
+    return {
+      load: loads[side],
+      half: own,
+      drop,
+      second: secondLoadOf(sheet, read, side, (state) => addedOf(sheet, state)),
+    };
   };
   const sides = { left: sideOf('left'), right: sideOf('right') };
   if (loads && !mainBroken && !SIDES.some((side) => read({ point: 'crossDrop', side })))
@@ -134,23 +140,6 @@ function uprightOf(read: Read): CrossAxleInput['upright'] {
   if (arm && arm.value < 20) return 'beam';
   if (!arm || !kingpin) return null;
   return { arm, kingpin, slope: read({ point: 'upperSlope' }) ?? assumed(ASSUMED_CROSS.slope) };
-}
-
-/** The body read again in the first other load state that has a height of this side. */
-function secondOf(sheet: CrossAxleSheet, read: Read, side: Side): CrossSide['second'] {
-  const before = read({ point: 'hubToLip', side });
-  if (!before) return null;
-  for (const state of sheet.states.slice(1)) {
-    const then = read({ point: 'hubToLip', side, stateId: state.id });
-    const added = addedOf(sheet, state);
-    if (!then || Math.abs(added.value) < 10) continue;
-    const newtons = GRAVITY / 2;
-    return {
-      extra: measured(added.value * newtons, added.half90 * newtons),
-      lower: measured(before.value - then.value, Math.hypot(before.half90, then.half90)),
-    };
-  }
-  return null;
 }
 
 /** A planned change with its doubt. */

@@ -57,7 +57,7 @@ export const CHECK_NAMES: Record<FitItem, string> = {
   crossCamber: 'Camber of the wheels',
   crossAlike: 'Spindles alike',
   shearStrain: 'Shear of the rubber',
-  shearTravel: 'Travel left to the rubber',
+  shearTravel: 'Stop is solid before the rubber is sheared too far',
   shearLeaf: 'Stress of the leaf',
   shearRate: 'Rate of the blocks',
   threads: 'U-bolts: three threads beyond the nut',

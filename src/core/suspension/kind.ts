@@ -68,7 +68,7 @@ export interface Rising<C> {
 }
 
 /** Where a spring itself ends the travel of its hub, or should not go on: its steel, its shackle, its turns. */
-export const SPRING_ENDS = ['packLimit', 'shackleFlat', 'coilBind', 'coilLoose'] as const;
+export const SPRING_ENDS = ['packLimit', 'shackleFlat', 'coilBind', 'coilLoose', 'shearTravel'] as const;
 export type SpringEndId = (typeof SPRING_ENDS)[number];
 export interface SpringEnd {
   id: SpringEndId;

@@ -49,6 +49,7 @@ export function mendOf(
     case 'packLimit':
     case 'shackleFlat':
     case 'coilBind':
+    case 'shearTravel':
       // Enough also where its band reaches further than the margin asked for.
       return {
         kind: 'stopPad',

@@ -52,6 +52,7 @@ const QUANTITY: Record<TravelItem, string> = {
   shackleFlat: 'left when the stop is solid',
   coilBind: 'left when the stop is solid',
   coilLoose: 'left when the shock is open',
+  shearTravel: 'left when the stop is solid',
 };
 
 const mm = (value: number): string => `${Math.abs(value).toFixed(0)} mm`;
@@ -151,6 +152,7 @@ const OVER: Record<SpringEndId, string> = {
   shackleFlat: 'Its shackle lies along the spring',
   coilBind: 'Its turns are solid',
   coilLoose: '',
+  shearTravel: 'Its rubber is sheared further than it is thick',
 };
 /** Metal meets metal: nothing is to be driven so. The others wear or sag. */
 const HARD: readonly SpringEndId[] = ['coilBind'];

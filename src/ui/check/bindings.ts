@@ -50,6 +50,7 @@ const LIMITS: Record<TravelItem | 'line', string> = {
   shackleFlat: 'stop solid first',
   coilBind: 'stop solid first',
   coilLoose: 'shock open first',
+  shearTravel: 'stop solid first',
   stopGap: 'free travel up',
   shockLength: 'travel down',
   line: 'slack at full hang',
@@ -66,6 +67,7 @@ const NAMES: Record<TravelItem, string> = {
   shackleFlat: 'Shackle lies flat',
   coilBind: 'Coil solid',
   coilLoose: 'Coil loose in its seats',
+  shearTravel: 'Rubber sheared too far',
 };
 
 /** What is asked of the rest, in a few words. */

@@ -18,6 +18,7 @@ export const END_NAMES: Record<SpringEndId, string> = {
   shackleFlat: 'shackle lies flat',
   coilBind: 'coil solid',
   coilLoose: 'coil loose',
+  shearTravel: 'rubber sheared',
 };
 
 export const SHAFT_END_NAMES: Record<ShaftEndId, string> = {

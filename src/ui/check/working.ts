@@ -1,7 +1,7 @@
 import { SPRING_STEEL_LIMITS } from '@/core/material/steel';
 import { STRESS_SOURCE } from '@/core/mechanics/leafpack/stress';
 import { type SpringEndId } from '@/core/suspension/kind';
-import { SHACKLE_FLAT } from '@/core/suspension/longitudinalLeaf/ends';
+import { SHACKLE_FLAT } from '@/core/mechanics/leafpack/ends';
 import { ASSUMED_TRAVEL, type TravelRead } from '@/core/travel/limits';
 import { STOP_MARGIN } from '@/core/travel/travelRows';
 import { SLACK_ITEMS, SLACK_MARGIN } from '@/core/travel/survey';
@@ -16,6 +16,7 @@ const END_SOURCE: Record<SpringEndId, string> = {
   shackleFlat: `solved under growing load until it is within ${Math.round((SHACKLE_FLAT * 180) / Math.PI)}° of the eyes' line (chosen)`,
   coilBind: 'turns times wire, ends by how they are made',
   coilLoose: 'free length along its axis',
+  shearTravel: 'rubber sheared as far as it is thick (common practice)',
 };
 
 /** How a row was reckoned, line by line, in millimetres. Places of the hub are told from where it stands today, up as plus. */
@@ -76,6 +77,7 @@ export function workingOf(row: Binding, travel: Travel): string[] {
     case 'packLimit':
     case 'shackleFlat':
     case 'coilBind':
+    case 'shearTravel':
     case 'coilLoose': {
       const end = held?.endsPlanned?.find((e) => e.id === row.id);
       if (!end) return [];

@@ -42,7 +42,11 @@ export function coilTogether(side: Side, spacer: boolean, carries: 'axle' | 'bea
         ]
       : []),
     {
-      ...{ id: at('coilOn'), side, act: 'Coil in, its end against its stop in the seat; clamps started by hand' },
+      ...{
+        id: at('coilOn'),
+        side,
+        act: 'Clamps laid inside the coil first where their heads do not pass between its turns; coil in, its end against its stop in the seat; clamps started by hand',
+      },
       needs: { [at('seat')]: ['out'], ...(spacer && { [at('spacer')]: ['as planned'] }) },
       gives: { [at('seat')]: 'run on' },
       loose: 'Both clamps, until the spring is loaded.',

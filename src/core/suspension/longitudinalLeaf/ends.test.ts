@@ -6,7 +6,7 @@ import { nominalStress } from '../../mechanics/leafpack/stress';
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { predictAxle } from '../registry';
 import { assemble } from './assemble';
-import { SHACKLE_FLAT, springEnds, usedOf } from './ends';
+import { SHACKLE_FLAT, springEnds, usedOf } from '../../mechanics/leafpack/ends';
 import { SpringUnderLoad, type SpringView } from './underLoad';
 
 const { input } = assemble(flatbedSheet());

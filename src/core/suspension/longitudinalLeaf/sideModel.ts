@@ -18,7 +18,7 @@ import { mainLeafAboveHub, topAboveHub } from '../../mechanics/stack/stack';
 import { type DrawnChange, type DrawnInput } from './input';
 import { type Side } from '../../vehicle/side';
 import { type SideModel, type SpringEnd } from '../kind';
-import { springEnds, usedOf } from './ends';
+import { springEnds, usedOf } from '../../mechanics/leafpack/ends';
 import { builtPack, builtStack, changesPack, mends } from './built';
 import { isTurned } from './turned';
 import { figuresOf, nominalOf, type LeafFigures } from './figures';

@@ -103,7 +103,7 @@ export class SpringUnderLoad {
     const { solver, state, linkage } = side.spring!;
     const { shape, forces, seat, seatTilt, rearEye } = state;
     const view: SpringView = {
-      ...viewOf(solver, shape, forces, seat, seatTilt, sideRate(side.spring!), load),
+      ...viewOf(solver, shape, forces, seat, seatTilt, sideRate(side.spring!) + (side.helper?.rate ?? 0), load),
       height: side.rise - this.model.state(this.unchanged, 0).rise,
       rearEye,
       ...rearOf(linkage),

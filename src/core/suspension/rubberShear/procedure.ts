@@ -93,6 +93,7 @@ function together(side: Side, { blocks, row }: { blocks: boolean; row: boolean }
       needs: { [at('rubber')]: ['final'], [at('nose')]: ['out'], [at('tool')]: ['off'] },
       gives: { [at('nose')]: 'snug', [at('tool')]: 'on' },
       loose: 'Nose bolt, until the weight is on.',
+      caution: 'The carrier’s arms must not catch on the leaf’s upper side as the nose comes down.',
     },
     {
       ...{ id: at('toolAway'), side, act: 'Let the tool go and take it out' },

@@ -90,6 +90,8 @@ test('with its wheels hanging the rubber is sheared the other way by the axle’
   const { load, toLimit, rate, thick, sheared } = now.figures([], 0)!;
   expect(now.figures([], -load)!.sheared).toBeCloseTo(0, 9);
   expect(now.figures([], -load - 1000)!.sheared).toBeLessThan(0);
+  // Where its travel ends the frame stands that much lower.
+  expect(now.ends([])).toMatchObject([{ id: 'shearTravel', rise: expect.closeTo(now.rise([], 0) - toLimit, 9) }]);
   // At the end of its travel the rubber is sheared as far as it is thick.
   expect(now.figures([], toLimit * rate)!.sheared).toBeCloseTo(thick, 6);
   expect(sheared).toBeGreaterThan(0);

@@ -4,7 +4,7 @@ import { leafInertia, SPRING_STEEL_E } from '../../material/steel';
 import { axleRate, bendingAtAxle, noseShare, type CarrierArms } from '../../mechanics/rubber/carrier';
 import { SHEAR_LIMIT } from '../../mechanics/rubber/shear';
 import { type Side } from '../../vehicle/side';
-import { type SideModel, type SpringFigures } from '../kind';
+import { type SideModel, type SpringEnd, type SpringFigures } from '../kind';
 import { type ShearAxleInput, type ShearChange } from './input';
 
 export type DrawnInput = Drawn<ShearAxleInput>;
@@ -38,6 +38,9 @@ export interface ShearFigures extends SpringFigures {
   blockRate: number;
   arms: CarrierArms;
 }
+
+/** What the rubber's limit is told to, as a share of it. Chosen. */
+const LIMIT_SHARE = 0.1;
 
 interface Build {
   rate: number;
@@ -105,6 +108,14 @@ export class ShearSideModel implements SideModel<DrawnChange, ShearFigures> {
     const at = this.stands(changes, extraLoad);
     if (!at) return 0;
     return (this.input.hysteresis * Math.max(0, at.load)) / axleRate(at.arms, at.build.rate, this.leafRate);
+  }
+
+  /** Where the rubber is sheared as far as it may be. */
+  ends(changes: readonly DrawnChange[]): SpringEnd[] {
+    const at = this.figures(changes, 0);
+    if (!at) return [];
+    const half90 = (LIMIT_SHARE * SHEAR_LIMIT.most * at.thick * at.blockRate) / noseShare(at.arms) / at.rate;
+    return [{ id: 'shearTravel', rise: this.rise(changes, 0) - at.toLimit, half90 }];
   }
 
   figures(changes: readonly DrawnChange[], extraLoad: number): ShearFigures | null {

@@ -158,7 +158,7 @@ function together(side: Side, work: Work): Operation[] {
         ...{
           id: at('spindleOn'),
           side,
-          act: `${work.spindles ? 'Lifted spindle of this side' : 'Spindle'} on its kingpin, greased, thrust washer on top, steering arm of its own side; nut to its figure, new cotter pin; it turns by hand without play`,
+          act: `${work.spindles ? 'Lifted spindle of this side' : 'Spindle'} on its kingpin, greased, thrust washer on top, steering arm of its own side; ${work.spindles ? 'its hub moved over, bearings greased and set, slotted nut with a new cotter pin; kingpin’s ' : ''}nut to its figure, new cotter pin; it turns by hand without play`,
         },
         needs: { [at('kingpin')]: ['out'], ...(work.beam && { beam: ['in'] }) },
         gives: { [at('kingpin')]: 'final' },

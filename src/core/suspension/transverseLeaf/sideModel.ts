@@ -1,4 +1,5 @@
 import { type Drawn } from '../../estimate/tree';
+import { springEnds, usedOf } from '../../mechanics/leafpack/ends';
 import { clampHalf, depths } from '../../mechanics/leafpack/pack';
 import {
   EXACT,
@@ -11,7 +12,7 @@ import {
 import { nominalStress } from '../../mechanics/leafpack/stress';
 import { camberGain } from '../../mechanics/kingpin/camber';
 import { type Side } from '../../vehicle/side';
-import { type Care, type SideModel, type SpringFigures } from '../kind';
+import { type Care, type SideModel, type SpringEnd, type SpringFigures } from '../kind';
 import { type CrossAxleInput, type CrossChange } from './input';
 import { curvatureFree, fitted, packOf, under, type CrossSizes } from './spring';
 
@@ -143,6 +144,26 @@ export class CrossSideModel implements SideModel<DrawnChange, CrossFigures> {
     return build.solver.frictionHalfBand(rollerForces(load, shape), shape, 1);
   }
 
+  /** Where its steel reaches the limit of full bump. */
+  ends(changes: readonly DrawnChange[]): SpringEnd[] {
+    const build = this.built(changes);
+    if (!build) return [];
+    return springEnds(this.baseLoad, (extra) => {
+      const shape = this.shape(build, extra);
+      const load = 2 * (this.baseLoad + extra);
+      return {
+        rise: this.rise(changes, extra),
+        used: usedOf(this.nominal(build, shape, load), build.solver.peakStress(rollerForces(load, shape), shape)),
+        shackle: null,
+      };
+    });
+  }
+
+  private nominal({ solver }: Build, shape: PackShape, load: number): number[] {
+    const { leaves, clamp } = solver.pack;
+    return nominalStress(leaves, load, { front: shape.frontArm, rear: shape.rearArm }, clampHalf(clamp));
+  }
+
   /** The upright between eye and upper joint. A beam leans nothing; null where nobody looked. */
   private stood(eye: Spot): { camber: number | null; upright: CrossFigures['upright'] } {
     const { upright } = this.input;
@@ -183,12 +204,7 @@ export class CrossSideModel implements SideModel<DrawnChange, CrossFigures> {
       eye,
       peakStress: solver.peakStress(forces, shape),
       clampStress: solver.clampStress(),
-      nominalStress: nominalStress(
-        solver.pack.leaves,
-        2 * load,
-        { front: shape.frontArm, rear: shape.rearArm },
-        clampHalf(solver.pack.clamp),
-      ),
+      nominalStress: this.nominal(build, shape, 2 * load),
       leaves: solver.pack.leaves.map((_, k) => {
         const { x, y } = solver.leafCurves(k, shape).front;
         // The other way up in the vehicle: ends down, the shorter leaves on top.

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { type Uniform } from '../../estimate/estimate';
 import { draw } from '../../estimate/tree';
 import { finish } from '../../finish';
-import { GRAVITY } from '../../material/steel';
+import { GRAVITY, SPRING_STEEL_LIMITS } from '../../material/steel';
 import { type Side } from '../../vehicle/side';
 import { bandsOfAxle, predictAxle } from '../registry';
 import { assembleCross, planned, type CrossAxleSheet, type PlannedCrossChange } from './assemble';
@@ -152,6 +152,29 @@ test('a second load teaches the rate; one that fits no such spring is told', () 
   const softer = taughtCross(assembleCross(second(1.3 * sunk)).input, 'left').input.spring!.rateFactor;
   expect(softer.value).toBeLessThan(1);
   expect(crossConsistency(second(3 * sunk)).map((f) => f.rule)).toEqual(['crossRate']);
+});
+
+test('where its steel ends: pressed down to there the worst leaf stands at the limit of full bump', () => {
+  const now = model(assembleCross(sheet()).input);
+  const end = now.ends([])[0]!;
+  expect(end.id).toBe('packLimit');
+  // By load and sizes against full bump, or the solved peak against yield, whichever comes first.
+  const used = (extra: number) => {
+    const { nominalStress, peakStress } = now.figures([], extra)!;
+    return Math.max(
+      ...nominalStress.map((v) => v / SPRING_STEEL_LIMITS.bump),
+      ...peakStress.map((v) => v / SPRING_STEEL_LIMITS.yield),
+    );
+  };
+  let [low, high] = [0, 20_000];
+  for (let k = 0; k < 25; k++) {
+    const middle = (low + high) / 2;
+    if (now.rise([], middle) > end.rise) low = middle;
+    else high = middle;
+  }
+  expect(used(low)).toBeGreaterThan(0.95);
+  expect(used(low)).toBeLessThan(1.05);
+  expect(now.rise([], 0)).toBeGreaterThan(end.rise + 20);
 });
 
 test('readings that do not go together are pointed out, and a plain sheet has nothing', () => {

@@ -1,6 +1,12 @@
 import { CoreError } from '../../errors';
 import { SPRING_STEEL_LIMITS } from '../../material/steel';
-import { type SpringEnd } from '../kind';
+
+/** Where a leaf spring's own travel ends: of the frame above the hub there, up to the model's constant, mm. */
+export interface LeafEnd {
+  id: 'packLimit' | 'shackleFlat';
+  rise: number;
+  half90: number;
+}
 
 /** A leaf spring as it stands under some load, as far as its own travel ends there. */
 export interface EndsState {
@@ -36,7 +42,7 @@ const past = (angle: number): number => SHACKLE_FLAT - Math.min(angle, Math.PI -
  * steps of the load, once more where a straight line between two of them says, and told by a straight line from there.
  * @param load on it at rest, N @param at its state under that much more, N
  */
-export function springEnds(load: number, at: (extra: number) => EndsState): SpringEnd[] {
+export function springEnds(load: number, at: (extra: number) => EndsState): LeafEnd[] {
   const solve = (extra: number): (EndsState & { extra: number }) | null => {
     try {
       return { ...at(extra), extra };
@@ -56,7 +62,7 @@ export function springEnds(load: number, at: (extra: number) => EndsState): Spri
     const perUnit = Math.abs((q.rise - p.rise) / (of(q) - of(p) || 1));
     return { rise: from.rise + share * (to.rise - from.rise), perUnit };
   };
-  const found: SpringEnd[] = [];
+  const found: LeafEnd[] = [];
   const scale = Math.max(LEAST, load);
   let last = solve(0);
   for (const step of STEPS) {

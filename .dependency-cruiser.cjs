@@ -71,11 +71,7 @@ module.exports = {
       ...INPUTS,
       ...['mechanics/leafpack/', 'mechanics/kingpin/', 'prediction/', 'procedure/', 'suspension/kind'],
     ),
-    core(
-      'suspension/rubberShear',
-      ...INPUTS,
-      ...['mechanics/rubber/', 'prediction/', 'procedure/', 'suspension/kind'],
-    ),
+    core('suspension/rubberShear', ...INPUTS, ...['mechanics/rubber/', 'prediction/', 'procedure/', 'suspension/kind']),
     core('measure', ...SPRINGS),
     core('parts', 'units/'),
     core('inspection', 'units/'),

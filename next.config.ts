@@ -6,7 +6,19 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   // Pictures of up to 15 MB pass the door; the default would cut them off at 10 MB.
-  experimental: { proxyClientMaxBodySize: '17mb' },
+  experimental: {
+    proxyClientMaxBodySize: '17mb',
+    // They do not say of themselves that a part of them may be left out: without this a text field brings a whole form with its rules.
+    optimizePackageImports: [
+      'antd',
+      ...['form', 'async-validator', 'collapse', 'color-picker', 'dropdown', 'input', 'menu', 'motion', 'overflow'].map(
+        (part) => `@rc-component/${part}`,
+      ),
+      ...['portal', 'resize-observer', 'select', 'tabs', 'tooltip', 'trigger', 'util', 'virtual-list'].map(
+        (part) => `@rc-component/${part}`,
+      ),
+    ],
+  },
   headers: async () => [
     {
       source: '/:path*',

@@ -1,7 +1,8 @@
 // Loads the demo once, in one transaction, with fixed ids. A second run finds the shop and changes nothing.
 import { newJobSchema } from '@/contracts/ask';
 import { jobAxleActSchema } from '@/contracts/jobAxle';
-import { readingKey, type NewReading } from '@/contracts/reading';
+import { type NewReading } from '@/contracts/reading';
+import { readingKey } from '@/contracts/readingKey';
 import { SIDES, type Side } from '@/core/vehicle/side';
 import { pointOf, type PointId } from '@/core/measure/points';
 import { parseMeasured } from '@/core/units/parse';

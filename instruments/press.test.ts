@@ -2,7 +2,7 @@ import { finish } from '@/core/finish';
 import { draw } from '@/core/estimate/tree';
 import { LeafSideModel } from '@/core/suspension/longitudinalLeaf/sideModel';
 import { central } from '@/core/prediction/lines';
-import { predictAxle } from '@/core/suspension/registry';
+import { predictAxle } from '@/core/suspension/solvers';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { flatbedSheet } from '../tests/reference/sheets';
 import { demoPack, pressLoop } from './press';

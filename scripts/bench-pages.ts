@@ -37,11 +37,16 @@ for (const [name, path] of Object.entries(PAGES)) {
     const cdp = await context.newCDPSession(page);
     await cdp.send('Network.enable');
     await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-    const scripts = new Set<string>();
+    // What the head of the answer took is not the program's size.
+    const heads = new Map<string, number>();
     let sum = 0;
-    cdp.on('Network.responseReceived', ({ requestId, type }) => type === 'Script' && scripts.add(requestId));
+    cdp.on(
+      'Network.responseReceived',
+      ({ requestId, type, response }) => type === 'Script' && heads.set(requestId, response.encodedDataLength),
+    );
     cdp.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
-      if (scripts.has(requestId)) sum += encodedDataLength;
+      const head = heads.get(requestId);
+      if (head !== undefined) sum += encodedDataLength - head;
     });
     await page.goto(url + path, { waitUntil: 'load' });
     await page.waitForTimeout(4000);

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { finish } from '@/core/finish';
-import { bandsOfAxle, predictAxle } from '@/core/suspension/registry';
+import { bandsOfAxle, predictAxle } from '@/core/suspension/solvers';
 import { fitSpring } from '@/core/suspension/longitudinalLeaf/fit';
 import { COARSE, FINE } from '@/core/mechanics/leafpack/half';
 import { PackSolver, type Fineness } from '@/core/mechanics/leafpack/solve';

@@ -9,7 +9,7 @@ import { BUSHES_TURN } from '@/core/travel/survey';
 import { formOf } from '@/core/vehicle/form';
 import { type Side } from '@/core/vehicle/side';
 import { type AxleView } from './job';
-import { takes } from './plan';
+import { takes } from './planKinds';
 
 /** Points that are asked for at Check, besides what ends the travel. */
 export const BESIDE_POINTS = { ...BUSH_POINTS, ...JOINT_POINTS, ...WHEEL_POINTS, ...DRIVELINE_POINTS };

@@ -1,5 +1,5 @@
 import { type BoardRow } from './board';
-import { dueNow } from './due';
+import { dueNow } from './dueNow';
 
 /** Where a job stands on the day sheet, the most pressing first. */
 export const SECTIONS = ['overdue', 'today', 'thisWeek', 'bay', 'toClose', 'parts', 'planned', 'closed'] as const;

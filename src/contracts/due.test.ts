@@ -1,4 +1,4 @@
-import { dueNow } from './due';
+import { dueNow } from './dueNow';
 
 const check = { dueOn: '2026-06-15', afterKm: 800, fromKm: 41_300 };
 

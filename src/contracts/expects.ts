@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SETTLING_IDS, type Expects } from '@/core/vehicle/settling';
+import { SETTLING_IDS } from '@/core/vehicle/settling';
 import { id, when } from './basics';
 
 /** The last word of a shop on what it expects of a quantity; without a half-width it goes by common practice again. */
@@ -13,13 +13,6 @@ export const shopExpectsSchema = z.object({
   setAt: when,
 });
 export type ShopExpects = z.infer<typeof shopExpectsSchema>;
-
-export const expectsOf = (rows: readonly ShopExpects[]): Expects =>
-  Object.fromEntries(
-    rows.flatMap(({ quantity, value, half90, jobs }) =>
-      half90 === null ? [] : [[quantity, { value, half: half90, jobs }]],
-    ),
-  );
 
 /** Goes by what was learnt from now on, or by common practice again. The figures are the server's own. */
 export const setExpectsSchema = z.object({

@@ -1,19 +1,8 @@
 import { z } from 'zod';
 import { boltsOf } from '@/core/fastener/joints';
 import { typed, when } from './basics';
+import { INCIDENT_KINDS } from './incidentKinds';
 import { stepSchema } from './stepTick';
-
-export const INCIDENT_KINDS = ['seized', 'snapped', 'wrongPart', 'brokenTool', 'found'] as const;
-export type IncidentKind = (typeof INCIDENT_KINDS)[number];
-export const INCIDENT_NAMES: Record<IncidentKind, string> = {
-  seized: 'seized',
-  snapped: 'snapped',
-  wrongPart: 'wrong part',
-  brokenTool: 'tool broken',
-  found: 'found by the way',
-};
-/** After these something new is wanted. */
-export const WANTS_PART: readonly IncidentKind[] = ['seized', 'snapped', 'wrongPart'];
 
 /** What went wrong or was found while the work was done. */
 export const incidentSchema = z.object({

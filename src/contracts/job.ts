@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { type Side } from '@/core/vehicle/side';
 import { goalSchema, jobSchema } from './ask';
 import { id } from './basics';
 import { jobAxleSchema } from './jobAxle';
@@ -120,7 +119,3 @@ export type AxleView = z.infer<typeof axleViewSchema>;
 
 /** The same with the job's other axles as they stand. */
 export type JobView = AxleView & { others: AxleView[] };
-
-/** The pack of one side with its leaves: its own where the sides are unlike. */
-export const packAt = (view: AxleView, side: Side | null): Pick<AxleView, 'pack' | 'leaves'> =>
-  side !== null && view.own?.pack.side === side ? view.own : view;

@@ -1,11 +1,9 @@
 import { z } from 'zod';
 import { ARRIVAL_SIZE_IDS } from '@/core/prepare/arrival';
 import { typed, when } from './basics';
+import { NEED_STATES } from './needStates';
 
 const daySchema = z.iso.date();
-
-export const NEED_STATES = ['toOrder', 'ordered', 'here', 'notWanted'] as const;
-export type NeedState = (typeof NEED_STATES)[number];
 
 /** How something on a job's list stands, and what it was when that was last said. Version 0 is the first word about it. */
 export const neededEditSchema = z.object({
@@ -66,6 +64,5 @@ export const baySchema = z.object({
   standId: z.uuid().nullable(),
 });
 export type Bay = z.infer<typeof baySchema>;
-export const NO_BAY: Bay = { bayOn: null, rusty: false, soakDays: 0, standId: null };
 export const newBaySchema = baySchema.extend({ id: z.uuid() });
 export type NewBay = z.infer<typeof newBaySchema>;

@@ -11,7 +11,7 @@ import { missingBeforeHeights } from './gates';
 import { type AxleView, type JobView } from './job';
 import { bayOf, notHere, partLines } from './preparation';
 import { FUNCTIONS } from '@/core/followup/functions';
-import { dueNow } from './due';
+import { dueNow } from './dueNow';
 import { orderOfWork } from './orderOfWork';
 import { functionsOf } from './proving';
 import { readingsAround } from './sheet';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { BENDS } from '@/core/fastener/uboltOrder';
-import { REAR_ENDS } from '@/core/mechanics/linkage/installed';
+import { REAR_ENDS } from '@/core/mechanics/linkage/rearEnds';
 import { LEAF_ROLES, SEAT_SHAPES } from '@/core/suspension/longitudinalLeaf/input';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
 import { id, sideSchema, when } from './basics';

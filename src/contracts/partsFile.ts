@@ -11,9 +11,10 @@ import {
   type PartKind,
 } from '@/core/parts/kinds';
 import { parseMeasured, type FieldRule } from '@/core/units/parse';
-import { massRule, unsurprised } from '@/core/units/rules';
+import { unsurprised } from '@/core/units/rules';
 import { csvFault, delimiterOf } from './csvShape';
-import { CONDITIONS, HOLDINGS, partEditSchema, type PartEdit, type ShelfItem, type ShelfLeaf } from './shelf';
+import { partEditSchema, type PartEdit, type ShelfItem, type ShelfLeaf } from './shelf';
+import { CONDITIONS, HOLDINGS, RATING_RULE } from './shelfFields';
 
 const OWN_DIMENSIONS = PART_DIMENSION_IDS.filter((id) => !(DERIVED as readonly string[]).includes(id));
 const LEADING = [
@@ -38,8 +39,6 @@ const LEADING = [
 ] as const;
 /** The columns of a parts file in order. Described in docs/formats.md. */
 export const COLUMNS: readonly string[] = [...LEADING, ...OWN_DIMENSIONS, 'leaves'];
-
-export const RATING_RULE = massRule(1, 100_000);
 
 /** Repeated readings carry the semicolon that parts leaves: their mean stands in the file then. */
 const inCell = (typed: string | null, value: number | null): string =>

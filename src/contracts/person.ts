@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { id } from './basics';
-import { ROLES } from './door';
+import { ROLES } from './roles';
 
 export const personSchema = z.object({ id, name: z.string(), role: z.enum(ROLES) });
 

@@ -1,5 +1,6 @@
 import { type KindId } from '@/core/suspension/registry';
-import { takes, type ChangeKind, type ChangeRow } from './plan';
+import { type ChangeKind, type ChangeRow } from './plan';
+import { takes } from './planKinds';
 import { changeText } from './planText';
 
 /** How many of it one axle takes, both sides; of what two axles share, half. What is work and no part stands at 0. */

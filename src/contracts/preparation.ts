@@ -8,9 +8,11 @@ import { centreBoltLength } from '@/core/fastener/centreBolt';
 import { threadNamed } from '@/core/thread/thread';
 import { besidesOf } from './besides';
 import { type AxleView } from './job';
-import { NO_BAY, type Bay, type NeededPart } from './needed';
+import { type Bay, type NeededPart } from './needed';
+import { NO_BAY } from './noBay';
 import { orderOfWork, schoolOf } from './orderOfWork';
-import { takes, type ChangeRow } from './plan';
+import { type ChangeRow } from './plan';
+import { takes } from './planKinds';
 import { plannedPart } from './planParts';
 import { uboltOrdersOf } from './ubolts';
 

@@ -1,15 +1,23 @@
-import { z } from 'zod';
-
 /** The one error shape of every route. */
-export const problemSchema = z.object({
-  code: z.string(),
-  message: z.string(),
-  field: z.string().optional(),
-  detail: z.unknown().optional(),
+export interface Problem {
+  code: string;
+  message: string;
+  field?: string | undefined;
+  detail?: unknown;
   /** Id of the request, as it stands in the server's log. */
-  request: z.string().optional(),
-});
-export type Problem = z.infer<typeof problemSchema>;
+  request?: string | undefined;
+}
+
+const fieldsOf = (said: unknown): Record<string, unknown> =>
+  typeof said === 'object' && said !== null ? (said as Record<string, unknown>) : {};
+
+/** What a server answered, as far as it is of this shape: whatever stands between may answer with anything. */
+export function problemOf(answer: unknown): Problem | undefined {
+  const { code, message, field, detail, request } = fieldsOf(answer);
+  if (typeof code !== 'string' || typeof message !== 'string') return undefined;
+  const text = (said: unknown) => (typeof said === 'string' ? said : undefined);
+  return { code, message, field: text(field), detail, request: text(request) };
+}
 
 /** A problem on its way to the client, with its HTTP status. */
 export class ProblemError extends Error {
@@ -35,13 +43,21 @@ export const taken = (): ProblemError =>
   });
 
 /** Who changed it, when, and what stands there now. */
-export const conflictSchema = z.object({
-  theirs: z.string(),
-  by: z.string(),
-  at: z.string(),
-  version: z.union([z.number(), z.string()]),
-});
-export type Conflict = z.infer<typeof conflictSchema>;
+export interface Conflict {
+  theirs: string;
+  by: string;
+  at: string;
+  version: number | string;
+}
+export function conflictOf(detail: unknown): Conflict | undefined {
+  const { theirs, by, at, version } = fieldsOf(detail);
+  return typeof theirs === 'string' &&
+    typeof by === 'string' &&
+    typeof at === 'string' &&
+    (typeof version === 'number' || typeof version === 'string')
+    ? { theirs, by, at, version }
+    : undefined;
+}
 
 export const conflict = (field: string, detail: Conflict): ProblemError =>
   new ProblemError(409, {

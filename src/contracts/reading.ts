@@ -78,12 +78,3 @@ export const newDaySchema = z.object({
 });
 
 export type NewDay = z.infer<typeof newDaySchema>;
-
-/** Names one field of the measuring sheet. */
-export const readingKey = (r: {
-  point: string;
-  phase: string;
-  side: string | null;
-  leafId: string | null;
-  stateId: string | null;
-}): string => [r.point, r.phase, r.side ?? '', r.leafId ?? '', r.stateId ?? ''].join('|');

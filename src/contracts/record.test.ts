@@ -1,5 +1,6 @@
 import { thumbRise } from '@/core/followup/thumb';
-import { scores, type Proven } from './record';
+import { type Proven } from './record';
+import { scores } from './scores';
 
 const row = (more: Partial<Proven>): Proven => ({
   ...{

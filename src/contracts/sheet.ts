@@ -17,9 +17,11 @@ import { type PlannedChange, type Sheet } from '@/core/suspension/longitudinalLe
 import { type AxleInput, type KindId } from '@/core/suspension/registry';
 import { SIDES } from '@/core/vehicle/side';
 import { type AxleView } from './job';
-import { expectsOf } from './expects';
-import { readingKey, type ReadingRow } from './reading';
-import { changesOfKind, type ChangeOf, type ChangeRow } from './plan';
+import { expectsOf } from './expectsOf';
+import { type ReadingRow } from './reading';
+import { readingKey } from './readingKey';
+import { type ChangeRow } from './plan';
+import { changesOfKind, type ChangeOf } from './planKinds';
 
 /** A line of a leaf spring's plan as the core reads it. */
 export const planned = (change: ChangeOf<'longitudinalLeaf'>): PlannedChange => {

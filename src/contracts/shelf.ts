@@ -10,6 +10,7 @@ import {
   type PartDimensionId,
 } from '@/core/parts/kinds';
 import { when, typed } from './basics';
+import { CONDITIONS, HOLDINGS, SHELF_ORDERS } from './shelfFields';
 
 const between = (rule: { min: number; max: number }) => z.number().min(rule.min).max(rule.max);
 
@@ -34,9 +35,6 @@ export const shelfDimensionSchema = z.object({
   value: z.number(),
   typed: typed.nullable(),
 });
-
-export const HOLDINGS = ['stock', 'catalogue'] as const;
-export const CONDITIONS = ['new', 'used'] as const;
 
 const partFields = z.object({
   id: z.uuid(),
@@ -118,8 +116,6 @@ export const shelfItemSchema = partFields.extend({
   photos: z.array(z.object({ id: z.uuid(), caption: z.string(), width: z.number(), height: z.number() })),
 });
 export type ShelfItem = z.infer<typeof shelfItemSchema>;
-
-export const SHELF_ORDERS = ['name', 'price'] as const;
 
 /** What a page of the shelf shows. Values in core units. */
 export const shelfAskSchema = z.object({

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { finish } from '@/core/finish';
-import { bandsOfAxle, predictAxle } from '@/core/suspension/registry';
+import { bandsOfAxle, predictAxle } from '@/core/suspension/solvers';
 import { summarise } from '@/core/prediction/ledger';
 import { SIDES } from '@/core/vehicle/side';
 import { uniformFrom } from '@/workers/random';

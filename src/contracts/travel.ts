@@ -8,7 +8,8 @@ import { FITTED_ITEMS, STRIKES_PLATE } from '@/core/travel/survey';
 import { type TravelVerdict } from '@/core/travel/travelRows';
 import { type Side } from '@/core/vehicle/side';
 import { type AxleView } from './job';
-import { isFitting, type ChangeRow } from './plan';
+import { type ChangeRow } from './plan';
+import { isFitting } from './planKinds';
 
 /** Slopes and length of the drive shaft, as read before the work. */
 export const drivelineRead = ({ readings }: Pick<AxleView, 'readings'>): DrivelineRead =>

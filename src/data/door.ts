@@ -1,13 +1,6 @@
 // Sessions, secrets, tablets, links, failed tries and what was done: everything that the doors ask.
-import {
-  calendarLinkSchema,
-  auditSchema,
-  linkSchema,
-  ROLES,
-  staffSchema,
-  tabletSchema,
-  type Role,
-} from '@/contracts/door';
+import { calendarLinkSchema, auditSchema, linkSchema, staffSchema, tabletSchema } from '@/contracts/door';
+import { ROLES, type Role } from '@/contracts/roles';
 import { z } from 'zod';
 import { type Tx } from './client';
 

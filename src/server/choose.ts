@@ -1,15 +1,7 @@
 // Choose: the plan of a job, the parts that could go into it, and the school it follows.
 import { type JobView } from '@/contracts/job';
-import {
-  changesOfKind,
-  isFitting,
-  isOfSprings,
-  linksOf,
-  type ChangeRow,
-  type NewSchoolChoice,
-  type PlanAct,
-  type PlanEdit,
-} from '@/contracts/plan';
+import { type ChangeRow, type NewSchoolChoice, type PlanAct, type PlanEdit } from '@/contracts/plan';
+import { changesOfKind, isFitting, isOfSprings, linksOf } from '@/contracts/planKinds';
 import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
 import { type CostEdit } from '@/contracts/cost';
 import { conflict, notFound, ProblemError } from '@/contracts/problem';

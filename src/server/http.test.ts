@@ -1,7 +1,7 @@
 import { jest } from '@jest/globals';
 import { z } from 'zod';
 import { conflict, ProblemError } from '@/contracts/problem';
-import { type Need, type Role } from '@/contracts/door';
+import { type Need, type Role } from '@/contracts/roles';
 import { FRESH, requireStanding } from './door/who';
 import { idRoute, openRoute } from './http';
 

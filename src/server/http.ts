@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type Need } from '@/contracts/door';
+import { type Need } from '@/contracts/roles';
 import { notFound, ProblemError, type Problem } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
 import { insertAudit } from '@/data/door';

@@ -1,7 +1,8 @@
 // Measure: readings, the day they were taken on, what is seen of the pack.
 import { randomUUID } from 'node:crypto';
 import { type CarriedReading } from '@/contracts/ask';
-import { readingKey, type NewDay, type NewReading, type ReadingRow } from '@/contracts/reading';
+import { type NewDay, type NewReading, type ReadingRow } from '@/contracts/reading';
+import { readingKey } from '@/contracts/readingKey';
 import { type JobView } from '@/contracts/job';
 import { type NewSurvey } from '@/contracts/surveyRow';
 import { type PackEdit } from '@/contracts/pack';

@@ -1,7 +1,8 @@
 import 'server-only';
 import { cookies, headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
-import { type Door, type Need } from '@/contracts/door';
+import { type Door } from '@/contracts/door';
+import { type Need } from '@/contracts/roles';
 import { type JobView } from '@/contracts/job';
 import { type Person } from '@/contracts/person';
 import { type VehicleHistory } from '@/contracts/record';

@@ -1,4 +1,4 @@
-import { reachOf } from '@/core/prediction/band';
+import { reachOf } from '@/core/prediction/reach';
 import { randomInt } from 'node:crypto';
 import { assembledOf } from '@/contracts/sheet';
 import { type JobView } from '@/contracts/job';

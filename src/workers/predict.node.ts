@@ -2,7 +2,8 @@
 import { CoreError } from '@/core/errors';
 import { finish } from '@/core/finish';
 import { type HeightAt } from '@/core/prediction/levers';
-import { bandsOfAxle, leversOfAxle, predictAxle, type AxleInput } from '@/core/suspension/registry';
+import { type AxleInput } from '@/core/suspension/registry';
+import { bandsOfAxle, leversOfAxle, predictAxle } from '@/core/suspension/solvers';
 import { uniformFrom } from './random';
 
 export default function solve(

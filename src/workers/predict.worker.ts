@@ -1,5 +1,6 @@
 // Runs in the browser: latest request wins, stale work is dropped between solves.
-import { type AxleInput, bandsOfAxle, predictAxle, type AxlePrediction } from '@/core/suspension/registry';
+import { type AxleInput, type AxlePrediction } from '@/core/suspension/registry';
+import { bandsOfAxle, predictAxle } from '@/core/suspension/solvers';
 import { type Band } from '@/core/prediction/band';
 import { CoreError } from '@/core/errors';
 import { uniformFrom } from './random';

@@ -1,7 +1,7 @@
 import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { finish } from '@/core/finish';
-import { predictAxle } from '@/core/suspension/registry';
+import { predictAxle } from '@/core/suspension/solvers';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { DEMO, expect, test } from './shop';
 

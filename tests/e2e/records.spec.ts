@@ -3,7 +3,7 @@ import { type JobView } from '@/contracts/job';
 import { type PredictionRow } from '@/contracts/prediction';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { finish } from '@/core/finish';
-import { bandsOfAxle, predictAxle } from '@/core/suspension/registry';
+import { bandsOfAxle, predictAxle } from '@/core/suspension/solvers';
 import { CORE_VERSION } from '@/core/version';
 import { uniformFrom } from '@/workers/random';
 import { closePool, withShop } from '@/data/client';

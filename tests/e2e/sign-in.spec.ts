@@ -3,7 +3,7 @@ import { chmodSync, readdirSync, readFileSync } from 'node:fs';
 import { get } from 'node:https';
 import { join, resolve } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
-import { type Need, type Role } from '@/contracts/door';
+import { type Need, type Role } from '@/contracts/roles';
 import { type JobView } from '@/contracts/job';
 import { mayDo } from '@/server/door/who';
 import { DEMO_PASSWORD, DEMO_PERSON, DEMO_PIN, DEMO_SHOP, DEMO_WORD } from '../../demo/ids';
@@ -224,7 +224,7 @@ test('every page leads nobody to the door and back; only the door, the Handbook 
   // What else there is asks nothing, and tells nothing of any shop.
   const others = under('src/app', 'route.ts').filter((file) => !file.startsWith('api/'));
   expect(others.sort()).toEqual(
-    ['(shop)/guide/pictures/[name]', 'healthz', 'metrics', 'readyz'].map((path) => `${path}/route.ts`),
+    ['guide/pictures/[name]', 'healthz', 'metrics', 'readyz'].map((path) => `${path}/route.ts`),
   );
   for (const path of ['/healthz', '/readyz']) expect((await fetch(shop.url + path)).status).toBe(200);
 });

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { runner } from 'node-pg-migrate';
 import { predictionRecordSchema } from '@/contracts/stored';
 import { finish } from '@/core/finish';
-import { predictAxle } from '@/core/suspension/registry';
+import { predictAxle } from '@/core/suspension/solvers';
 import { SIDES } from '@/core/vehicle/side';
 import { CORE_VERSION } from '@/core/version';
 import { expect, onDatabase, test } from './shop';

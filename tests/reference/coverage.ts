@@ -7,7 +7,7 @@ import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { LeafSideModel } from '@/core/suspension/longitudinalLeaf/sideModel';
 import { normal, Z90, type Uniform } from '@/core/estimate/estimate';
 import { finish } from '@/core/finish';
-import { bandsOfAxle } from '@/core/suspension/registry';
+import { bandsOfAxle } from '@/core/suspension/solvers';
 import { GRAVITY } from '@/core/material/steel';
 import { uniformFrom } from '@/workers/random';
 import { flatbedSheet } from './sheets';

@@ -9,7 +9,7 @@ import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { ASSUMED } from '@/core/suspension/longitudinalLeaf/assumed';
 import { type LeafAxleInput, type SeatShape } from '@/core/suspension/longitudinalLeaf/input';
 import { type LeafReading, type PlannedChange, type Sheet } from '@/core/suspension/longitudinalLeaf/sheet';
-import { bandsOfAxle } from '@/core/suspension/registry';
+import { bandsOfAxle } from '@/core/suspension/solvers';
 import { uniformFrom } from '@/workers/random';
 import { solveChain, type ChainSpring, type ChainState } from './chainSpring';
 import { flatbedSheet } from './sheets';

@@ -1,4 +1,5 @@
-import { type AxleInput, predictAxle, type PredictionFor } from '@/core/suspension/registry';
+import { type AxleInput, type PredictionFor } from '@/core/suspension/registry';
+import { predictAxle } from '@/core/suspension/solvers';
 
 /** What a prediction tells first: heights, ledger and fasteners, without the curve and the ends of the travel that come after and take longer. */
 export function toldFirst<I extends AxleInput>(input: I): PredictionFor<I> {

@@ -2,11 +2,11 @@ import { flatbedSheet } from '../../../tests/reference/sheets';
 import { finish } from '../finish';
 import { assemble } from '../suspension/longitudinalLeaf/assemble';
 import { GRAVITY } from '../material/steel';
-import { type LeafState } from '../suspension/longitudinalLeaf/kind';
+import { type LeafState } from '../suspension/longitudinalLeaf/onPage';
 import { HELD } from '../measure/otherAxle';
 import { bodyPitch, levelOf, sinksBy, type Around } from './level';
 import { ledgerBars, ledgerValue, summarise } from '../prediction/ledger';
-import { predictAxle } from '../suspension/registry';
+import { predictAxle } from '../suspension/solvers';
 
 const prediction = finish(predictAxle(assemble(flatbedSheet()).input));
 

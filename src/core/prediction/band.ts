@@ -5,7 +5,6 @@ import { atLips } from '../vehicle/roll';
 import { SIDES, type Side } from '../vehicle/side';
 import { frictionShare, NARROWEST_BAND, type StatePrediction } from './central';
 import { drawsOf, type Draws, type Unsolved } from './draws';
-import { type Reach } from './ledger';
 import { Variants } from './outcomes';
 
 /** 90 % band of one side and load state: from the 5th to the 95th of 100 outcomes, never narrower than ± 3 mm about the prediction. */
@@ -19,12 +18,6 @@ export interface Band {
   stress?: { low: number; high: number };
   unsolved?: Unsolved;
 }
-
-/** How far a band reaches about what is foretold. */
-export const reachOf = ({ low, high }: Pick<Band, 'low' | 'high'>, foretold: number): Reach => ({
-  below: foretold - low,
-  above: high - foretold,
-});
 
 /** How many variants are solved where no surrogate tells them. */
 const IN_FULL = 1000;

@@ -5,7 +5,7 @@ import { uniformFrom } from '@/workers/random';
 import { type LeafAxleInput } from '../suspension/longitudinalLeaf/input';
 import { ledgerValue, summarise } from './ledger';
 import { finish } from '../finish';
-import { bandsOfAxle, predictAxle } from '../suspension/registry';
+import { bandsOfAxle, predictAxle } from '../suspension/solvers';
 import { lacksOf } from '../suspension/registry';
 import { NARROWEST_BAND } from './central';
 

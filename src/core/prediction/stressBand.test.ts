@@ -1,12 +1,13 @@
 import { flatbedSheet } from '../../../tests/reference/sheets';
 import { finish } from '../finish';
-import { lifeWithin } from '../suspension/longitudinalLeaf/figures';
+import { lifeWithin } from '../suspension/longitudinalLeaf/life';
 import { assemble } from '../suspension/longitudinalLeaf/assemble';
-import { LONGITUDINAL_LEAF, type LeafPrediction } from '../suspension/longitudinalLeaf/kind';
+import { LONGITUDINAL_LEAF } from '../suspension/longitudinalLeaf/kind';
+import { type LeafPrediction } from '../suspension/longitudinalLeaf/onPage';
 import { draw } from '../estimate/tree';
 import { normal, Z90 } from '../estimate/estimate';
 import { uniformFrom } from '@/workers/random';
-import { predictAxle } from '../suspension/registry';
+import { predictAxle } from '../suspension/solvers';
 import { predictBands } from './band';
 
 const LIVES = [

@@ -3,8 +3,8 @@ import { flatbedSheet } from '../../../tests/reference/sheets';
 import { uniformFrom } from '@/workers/random';
 import { finish } from '../finish';
 import { assemble } from '../suspension/longitudinalLeaf/assemble';
-import { type LeafPrediction } from '../suspension/longitudinalLeaf/kind';
-import { bandsOfAxle, predictAxle } from '../suspension/registry';
+import { type LeafPrediction } from '../suspension/longitudinalLeaf/onPage';
+import { bandsOfAxle, predictAxle } from '../suspension/solvers';
 import { QUICK_RANGES, quickInput, type QuickAsked } from './quickAnswer';
 
 const answer = (asked: QuickAsked) => {

@@ -14,6 +14,7 @@ import { COARSE } from '../mechanics/leafpack/half';
 import { type Fineness } from '../mechanics/leafpack/solve';
 import { stressVerdict } from '../mechanics/leafpack/stress';
 import { threadNamed } from '../thread/thread';
+import { changesOf } from './changesOf';
 import { uboltSuits, type UboltOrder } from '../fastener/uboltOrder';
 import { taken, type Candidate, type Taken, type Way } from './generate';
 import { type Limits, type StockPart } from './parts';
@@ -76,12 +77,6 @@ const steps = (candidate: Candidate): number => candidate.changes.length + candi
 /** For the pair, parts only; null when something in it has no price. */
 const priceOf = (candidate: Candidate): number | null =>
   candidate.made.length > 0 ? null : total(candidate.parts.map((p) => p.price));
-
-/** A candidate's changes, and the broken leaf made good where the axle has one and no other pack takes its place. */
-export const changesOf = (input: LeafAxleInput, candidate: Candidate): LeafAxleInput['changes'] => [
-  ...input.changes.filter((c) => c.kind === 'mendLeaf' && !candidate.changes.some((d) => d.kind === 'pack')),
-  ...candidate.changes,
-];
 
 const drawnChanges = (input: LeafAxleInput, candidate: Candidate): readonly DrawnChange[] =>
   drawLeafAxle({ ...input, changes: changesOf(input, candidate) }, central).changes;

@@ -4,8 +4,8 @@ import fc from 'fast-check';
 import { flatbedSheet } from '../../../tests/reference/sheets';
 import { assemble } from '../suspension/longitudinalLeaf/assemble';
 import { PART_KIND_IDS, type PartLeaf } from '../parts/kinds';
-import { predictAxle } from '../suspension/registry';
-import { type LeafPrediction } from '../suspension/longitudinalLeaf/kind';
+import { predictAxle } from '../suspension/solvers';
+import { type LeafPrediction } from '../suspension/longitudinalLeaf/onPage';
 import { candidatesFor, packCambers, type Candidate } from './generate';
 import { NO_LIMITS, refusal, type StockPart, type Suiting } from './parts';
 

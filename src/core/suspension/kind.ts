@@ -179,10 +179,10 @@ export interface Unseen<D> {
 }
 
 /**
- * What a prediction needs to know of a kind of suspension, and all it knows of it. A new kind is a folder beside this file that
- * gives one of these, and a line in the registry.
+ * What a page needs to know of a kind of suspension: what is read, looked at, tightened, planned and done, and what a prediction says of it.
+ * Nothing in it solves a spring, so that no page loads a solver.
  */
-export interface SuspensionKind<T extends KindTypes> {
+export interface PageKind<T extends KindTypes> {
   readonly id: T['input']['kind'];
   readonly name: string;
   /** Whether its springs lie over or under the axle, and somebody must say which. */
@@ -200,14 +200,31 @@ export interface SuspensionKind<T extends KindTypes> {
   /** Plain words for one of its inputs, by its path. */
   label(path: string): string;
   assemble(sheet: T['sheet']): Assembly<T['input']>;
-  draw(input: T['input'], pick: (estimate: Estimate, path: string) => number): T['drawn'];
-  changes(drawn: T['drawn']): readonly T['change'][];
-  /** What the readings taught takes the place of what was assumed or computed from sizes. */
-  taught(input: T['input'], side: Side): Taught<T>;
   /** Whether the change moves the frame by sizes alone, with no spring to be solved. */
   bySizeAlone(change: T['input']['changes'][number]): boolean;
   /** Whether the spring of a side is measured far enough to be solved under any load. */
   solvable(input: T['input'], side: Side): boolean;
+  /** What of the work settles. */
+  settling(input: T['input']): SettlingId;
+  /** What a plan asks of what must fit. */
+  work(input: T['input']): KindWork<T['check'], T['standing']>;
+  /** What a prediction says of it. @param states both sides in every load state */
+  standing(states: readonly BuiltState<T['figures']>[], fasteners: T['fasteners']): T['standing'];
+  /** What is done to it for a plan, in the order of the trade; absent where nobody has written it. */
+  procedure?: (planned: readonly Planned[], way: Way) => Procedure;
+  /** How far the axle's nose turns up, rad; undefined where the kind does not tell. */
+  noseUp?(states: readonly BuiltState<T['figures']>[]): number | undefined;
+}
+
+/**
+ * All that is known of a kind of suspension: what a page needs, and how its springs are solved. A new kind is a folder beside this file
+ * that gives both, and a line in each registry.
+ */
+export interface SuspensionKind<T extends KindTypes> extends PageKind<T> {
+  draw(input: T['input'], pick: (estimate: Estimate, path: string) => number): T['drawn'];
+  changes(drawn: T['drawn']): readonly T['change'][];
+  /** What the readings taught takes the place of what was assumed or computed from sizes. */
+  taught(input: T['input'], side: Side): Taught<T>;
   /**
    * @param spent a model of nearly the same readings: what it has solved serves as a first guess, it must not be used any more
    * @throws CoreError when the readings contradict one another or cannot be solved
@@ -215,8 +232,6 @@ export interface SuspensionKind<T extends KindTypes> {
   model(drawn: T['drawn'], side: Side, care: Care, spent?: ModelOf<T>): ModelOf<T>;
   /** Every change alone, in the words of the ledger. */
   lines(drawn: T['drawn'], model: Rising<T['change']>): ChangeLine<T['line']>[];
-  /** What of the work settles. */
-  settling(input: T['input']): SettlingId;
   /** Inputs that may lie on either side of zero; every other one is never drawn below it. */
   signed: RegExp;
   /** Discrete unknowns of a side. */
@@ -226,12 +241,4 @@ export interface SuspensionKind<T extends KindTypes> {
   /** @param side the base load state of the side as predicted: its change lines */
   beside(drawn: T['drawn'], model: ModelOf<T>, lines: readonly ChangeLine[]): T['beside'];
   fasteners(input: T['input'], drawn: T['drawn']): T['fasteners'];
-  /** What a plan asks of what must fit. */
-  work(input: T['input']): KindWork<T['check'], T['standing']>;
-  /** What a prediction says of it. @param states both sides in every load state */
-  standing(states: readonly BuiltState<T['figures']>[], fasteners: T['fasteners']): T['standing'];
-  /** What is done to it for a plan, in the order of the trade; absent where nobody has written it. */
-  procedure?: (planned: readonly Planned[], way: Way) => Procedure;
-  /** How far the axle's nose turns up, rad; undefined where the kind does not tell. */
-  noseUp?(states: readonly BuiltState<T['figures']>[]): number | undefined;
 }

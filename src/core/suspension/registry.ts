@@ -1,10 +1,6 @@
 import { expectedSettling, type Expected, type SettlingId } from '../vehicle/settling';
-import { CoreError } from '../errors';
-import { type Uniform } from '../estimate/estimate';
-import { predictBands, type Band } from '../prediction/band';
-import { predictCentral, type Prediction, type StatePrediction } from '../prediction/central';
+import { type Prediction, type StatePrediction } from '../prediction/central';
 import { FRAME_LINES } from '../prediction/ledger';
-import { leversOf, type HeightAt, type Levers } from '../prediction/levers';
 import { type JointId } from '../fastener/joints';
 import { type RuleId } from '../inspection/rules';
 import { type Way } from '../procedure/common';
@@ -12,16 +8,23 @@ import { type Planned, type Procedure } from '../procedure/procedure';
 import { COMMON_GROUPS } from '../sheet/common';
 import { type PointGroup } from '../sheet/point';
 import { SIDES, type Side } from '../vehicle/side';
-import { type BuiltState, type KindTypes, type KindSeen, type KindWork, type SuspensionKind } from './kind';
-import { COIL_BEAM, COIL_LINES, COIL_OVER, TORSION_BEAM, TWIN_BEAM, type CoilTypes } from './coil/kind';
-import { TANDEM_EQUALIZER, TANDEM_LINES, TANDEM_SLIPPER, type TandemTypes } from './tandem/kind';
-import { LONGITUDINAL_LEAF, type LeafTypes } from './longitudinalLeaf/kind';
+import { type BuiltState, type KindTypes, type KindSeen, type KindWork, type PageKind } from './kind';
+import {
+  COIL_BEAM_ON_PAGE,
+  COIL_LINES,
+  COIL_OVER_ON_PAGE,
+  TORSION_BEAM_ON_PAGE,
+  TWIN_BEAM_ON_PAGE,
+  type CoilTypes,
+} from './coil/onPage';
+import { EQUALIZER_ON_PAGE, SLIPPER_ON_PAGE, TANDEM_LINES, type TandemTypes } from './tandem/onPage';
+import { LEAF_ON_PAGE, type LeafTypes } from './longitudinalLeaf/onPage';
+import { SHEAR_LINES, SHEAR_ON_PAGE, type ShearTypes } from './rubberShear/onPage';
+import { CROSS_LINES, CROSS_ON_PAGE, type CrossTypes } from './transverseLeaf/onPage';
 import { LEAF_LINES } from './longitudinalLeaf/lines';
-import { RUBBER_SHEAR, SHEAR_LINES, type ShearTypes } from './rubberShear/kind';
-import { CROSS_LINES, TRANSVERSE_LEAF, type CrossTypes } from './transverseLeaf/kind';
 
-/** Every kind of suspension that can be predicted. A new kind is a folder and a line in each list of this file. */
-interface Kinds {
+/** Every kind of suspension, as far as a page needs it; how they are solved stands in `solvers`. A new kind is a folder and a line in each list of both files. */
+export interface Kinds {
   longitudinalLeaf: LeafTypes;
   coilBeam: CoilTypes<'coilBeam'>;
   tandemEqualizer: TandemTypes<'tandemEqualizer'>;
@@ -32,16 +35,16 @@ interface Kinds {
   coilOver: CoilTypes<'coilOver'>;
   rubberShear: ShearTypes;
 }
-const KINDS: { [K in keyof Kinds]: SuspensionKind<Kinds[K]> } = {
-  longitudinalLeaf: LONGITUDINAL_LEAF,
-  coilBeam: COIL_BEAM,
-  tandemEqualizer: TANDEM_EQUALIZER,
-  tandemSlipper: TANDEM_SLIPPER,
-  transverseLeaf: TRANSVERSE_LEAF,
-  twinBeam: TWIN_BEAM,
-  torsionBeam: TORSION_BEAM,
-  coilOver: COIL_OVER,
-  rubberShear: RUBBER_SHEAR,
+const KINDS: { [K in keyof Kinds]: PageKind<Kinds[K]> } = {
+  longitudinalLeaf: LEAF_ON_PAGE,
+  coilBeam: COIL_BEAM_ON_PAGE,
+  tandemEqualizer: EQUALIZER_ON_PAGE,
+  tandemSlipper: SLIPPER_ON_PAGE,
+  transverseLeaf: CROSS_ON_PAGE,
+  twinBeam: TWIN_BEAM_ON_PAGE,
+  torsionBeam: TORSION_BEAM_ON_PAGE,
+  coilOver: COIL_OVER_ON_PAGE,
+  rubberShear: SHEAR_ON_PAGE,
 };
 
 export type KindId = keyof Kinds;
@@ -75,22 +78,12 @@ export type PredictionFor<I extends AxleInput> = I extends AxleInput ? Predictio
  * once, in the types of one kind that stands for any.
  */
 interface Own {
-  kind: SuspensionKind<LeafTypes>;
+  kind: PageKind<LeafTypes>;
   input: LeafTypes['input'];
 }
 const ownOf = (input: AxleInput): Own => ({ kind: KINDS[input.kind], input }) as unknown as Own;
 const answerOf = (told: AxlePrediction) =>
   ({ kind: KINDS[told.kind], told }) as unknown as Pick<Own, 'kind'> & { told: Prediction<LeafTypes> };
-
-/** First answer for an axle of any kind, see `predictCentral`. @throws CoreError as there */
-export function predictAxle<I extends AxleInput>(
-  input: I,
-  ranked?: boolean,
-): Generator<PredictionFor<I> | undefined, PredictionFor<I>>;
-export function predictAxle(input: AxleInput, ranked = true): Generator<AxlePrediction | undefined, AxlePrediction> {
-  const own = ownOf(input);
-  return predictCentral(own.kind, own.input, ranked);
-}
 
 /** What is read of an axle of a kind, group by group in measuring order: what every axle has, then what the kind adds. */
 export const groupsOf = (kind: KindId): readonly PointGroup[] => [...COMMON_GROUPS, ...KINDS[kind].groups];
@@ -122,25 +115,6 @@ export function lacksOf(input: AxleInput): Lack[] {
   ];
 }
 export type Lack = 'change' | 'spring';
-
-/** 90 % bands for an axle of any kind, see `predictBands`. @throws CoreError as there, and for an answer of another kind */
-export function bandsOfAxle(
-  input: AxleInput,
-  prediction: AxlePrediction,
-  uniform: Uniform,
-  samples: number,
-): Generator<number, Record<Side, Band[] | null>> {
-  if (prediction.kind !== input.kind)
-    throw new CoreError('bad-input', 'prediction', 'this answer is of another kind of suspension than the input');
-  const own = ownOf(input);
-  return predictBands(own.kind, own.input, answerOf(prediction).told, uniform, samples);
-}
-
-/** What moves the heights read after the work, for an axle of any kind, see `leversOf`. @throws CoreError as there */
-export function leversOfAxle(input: AxleInput, heights: readonly HeightAt[]): Generator<void, Levers> {
-  const own = ownOf(input);
-  return leversOf(own.kind, own.input, heights);
-}
 
 /** What settling is expected to take after the work, mm, 90 %, in this shop. */
 export function settlingOfAxle(input: AxleInput): Expected {

@@ -1,5 +1,5 @@
 // Who comes: found from the session's cookie alone, never from what a request says.
-import { type Need, type Role } from '@/contracts/door';
+import { type Need, type Role } from '@/contracts/roles';
 import { ProblemError } from '@/contracts/problem';
 import { atDoor, enterShop, withShop, type Tx } from '@/data/client';
 import { liveSession, sawSession, standing } from '@/data/door';

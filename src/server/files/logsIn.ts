@@ -12,7 +12,8 @@ import {
 import { newSettlingHeightSchema } from '@/contracts/follow';
 import { type JobView } from '@/contracts/job';
 import { ProblemError } from '@/contracts/problem';
-import { newReadingSchema, pointSchema, readingKey } from '@/contracts/reading';
+import { newReadingSchema, pointSchema } from '@/contracts/reading';
+import { readingKey } from '@/contracts/readingKey';
 import { newFailureSchema } from '@/contracts/sideFinding';
 import { newTorqueReadingSchema } from '@/contracts/torque';
 import { JOINT_IDS, JOINTS } from '@/core/fastener/joints';

@@ -1,7 +1,7 @@
 'use client';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ownerRecordSchema, type OwnerRecord } from '@/contracts/owner';
+import { type OwnerRecord } from '@/contracts/owner';
 import { download } from '../controls/download';
 import { Sheet } from '../controls/Sheet';
 import { TextField } from '../controls/TextField';
@@ -27,7 +27,7 @@ export function OwnerSheet({ jobId }: { jobId: string }) {
   const client = useQueryClient();
   const { data } = useQuery({
     queryKey: key,
-    queryFn: async () => ownerRecordSchema.parse(await call(path, 'GET')),
+    queryFn: () => call<OwnerRecord>(path, 'GET'),
   });
   const [edit, setEdit, forget] = useKept<Draft | null>(`${jobId}|owner`, null);
   const [asked, setAsked] = useState(false);

@@ -4,7 +4,8 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { type Person } from '@/contracts/person';
-import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
+import { type ShelfItem } from '@/contracts/shelf';
+import { WHOLE_SHELF } from '@/contracts/wholeShelf';
 import { type BenchPack } from '@/core/bench/benchPack';
 import { Sheet } from '../controls/Sheet';
 import { PageFrame } from '../frame/PageFrame';
@@ -82,7 +83,7 @@ interface PickProps {
 /** One pack or leaf set of the shelf, found by typing. */
 function PackPick({ label, value, onPick, clearable = false }: PickProps) {
   const [words, setWords] = useState('');
-  const packs = useShelf(shelfAskSchema.parse({ kind: 'pack', words }));
+  const packs = useShelf({ ...WHOLE_SHELF, kind: 'pack', words: words.trim() });
   const options = [...(value && !packs.items.some((i) => i.id === value.id) ? [value] : []), ...packs.items];
   return (
     <div className="field pick">

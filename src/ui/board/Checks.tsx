@@ -2,7 +2,8 @@
 import { Input } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { dueNow, type DueRow } from '@/contracts/due';
+import { type DueRow } from '@/contracts/due';
+import { dueNow } from '@/contracts/dueNow';
 import { distanceRule } from '@/core/units/rules';
 import { call } from '../job/api';
 import { ProblemNote } from '../job/ProblemNote';

@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { useState, type ReactNode } from 'react';
 import { type BoardRow } from '@/contracts/board';
 import { daySheet, SECTION_NAMES, SECTIONS, type BoardJob, type Section } from '@/contracts/daySheet';
-import { dueNow } from '@/contracts/due';
+import { dueNow } from '@/contracts/dueNow';
 import { STATIONS } from '@/contracts/stationNames';
 import { currentStation } from '@/contracts/stations';
 import { axleName, isPaired } from '@/core/suspension/names';

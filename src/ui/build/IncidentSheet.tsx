@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { INCIDENT_KINDS, INCIDENT_NAMES, WANTS_PART, type IncidentKind } from '@/contracts/incident';
+import { INCIDENT_KINDS, INCIDENT_NAMES, WANTS_PART, type IncidentKind } from '@/contracts/incidentKinds';
 import { type Operation } from '@/core/procedure/operation';
 import { Chips } from '../controls/Chips';
 import { TextField } from '../controls/TextField';

@@ -1,7 +1,7 @@
 'use client';
 import { type Limits } from '@/core/selection/parts';
 import { countRule, lengthRule, PRICE_RULE } from '@/core/units/rules';
-import { RATING_RULE } from '@/contracts/partsFile';
+import { RATING_RULE } from '@/contracts/shelfFields';
 import { Chips } from '../controls/Chips';
 import { TypedField, type Typed } from '../measured/TypedField';
 

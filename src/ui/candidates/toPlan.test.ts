@@ -2,7 +2,7 @@ import { planned } from '@/contracts/sheet';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { candidatesFor } from '@/core/selection/generate';
 import { NO_LIMITS, type StockPart } from '@/core/selection/parts';
-import { changesOf } from '@/core/selection/search';
+import { changesOf } from '@/core/selection/changesOf';
 import { flatbedSheet } from '../../../tests/reference/sheets';
 import { planOf } from './toPlan';
 

@@ -1,4 +1,4 @@
-import { type ChangeOf } from '@/contracts/plan';
+import { type ChangeOf } from '@/contracts/planKinds';
 import { type Candidate } from '@/core/selection/generate';
 import { type StockPart } from '@/core/selection/parts';
 

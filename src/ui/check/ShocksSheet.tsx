@@ -1,6 +1,7 @@
 'use client';
 import Link from 'next/link';
-import { shelfAskSchema, type ShelfItem } from '@/contracts/shelf';
+import { type ShelfItem } from '@/contracts/shelf';
+import { WHOLE_SHELF } from '@/contracts/wholeShelf';
 import { dampingChange } from '@/core/travel/damping';
 import { bestMount, rankShocks } from '@/core/travel/shockChoice';
 import { Marked } from '../controls/Mark';
@@ -24,7 +25,7 @@ export interface ShelfShock {
 
 /** Shocks of the shelf by what they leave both ways on this axle as planned; one becomes a line of the plan. */
 export function ShocksSheet({ travel, onTake }: { travel: Travel; onTake: (shock: ShelfShock) => void }) {
-  const shelf = useShelf(shelfAskSchema.parse({ kind: 'shock' }));
+  const shelf = useShelf({ ...WHOLE_SHELF, kind: 'shock' });
   const parts = shelf.items.flatMap((item): ShelfShock[] => {
     const [shut, open] = [valueOf(item, 'closedLength'), valueOf(item, 'openLength')];
     return shut === undefined || open === undefined ? [] : [{ item, shut, open }];

@@ -1,7 +1,7 @@
 import { besidesOf } from '@/contracts/besides';
 import { type FitRow } from '@/contracts/fit';
 import { CHECK_NAMES } from '@/contracts/fitText';
-import { takes } from '@/contracts/plan';
+import { takes } from '@/contracts/planKinds';
 import { SURVEY_TEXT } from '@/contracts/surveyText';
 import { uboltOrdersOf } from '@/contracts/ubolts';
 import { drivelineState, UNEQUAL_HALF } from '@/core/driveline/pinion';

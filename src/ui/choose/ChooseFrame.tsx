@@ -1,8 +1,8 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { useMemo, useState, type ReactNode } from 'react';
 import { fitRows, type FitRow } from '@/contracts/fit';
 import { factsOf } from '@/core/fit/work';
-import { SchoolsSheet } from '../candidates/SchoolsSheet';
 import { LoadDeflection } from '../chart/LoadDeflection';
 import { Sheet } from '../controls/Sheet';
 import { JobFrame, type StationProps } from '../frame/JobFrame';
@@ -11,16 +11,19 @@ import { Waterfall } from '../ledger/Waterfall';
 import { pointName } from '../measure/fields';
 import { type LivePreview } from '../prediction/usePrediction';
 import { ChecksSheet } from './ChecksSheet';
-import { CostsSheet } from './CostsSheet';
 import { GapsSheet } from './GapsSheet';
 import { LedgerSheet } from './LedgerSheet';
-import { LevelSheet } from './LevelSheet';
 import { PlansSheet, type OwnPlans } from './PlansSheet';
 import { StateBar } from './StateBar';
 import { StoreSheet } from './StoreSheet';
 import { Trouble } from './Trouble';
 import { type Choosing } from './useChoose';
 import { fitMark, VerdictSheet } from './VerdictSheet';
+
+// Tabs that are not open at first are loaded when they are opened.
+const CostsSheet = dynamic(() => import('./CostsSheet').then((m) => m.CostsSheet));
+const LevelSheet = dynamic(() => import('./LevelSheet').then((m) => m.LevelSheet));
+const SchoolsSheet = dynamic(() => import('../candidates/SchoolsSheet').then((m) => m.SchoolsSheet));
 
 interface Props extends Omit<StationProps, 'first'> {
   at: Choosing;

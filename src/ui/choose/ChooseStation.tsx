@@ -1,3 +1,4 @@
+'use client';
 import { type StationProps } from '../frame/JobFrame';
 import { CHOOSE } from '../suspension/chooseScreens';
 

@@ -1,6 +1,7 @@
 'use client';
 import { type JobView } from '@/contracts/job';
-import { CHANGE_KINDS, linksOf, type ChangeKind } from '@/contracts/plan';
+import { type ChangeKind } from '@/contracts/plan';
+import { CHANGE_KINDS, linksOf } from '@/contracts/planKinds';
 import { HELPERS } from '@/core/mechanics/helper/curve';
 import { AXLE_CLASSES } from '@/core/sheet/axleClass';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';

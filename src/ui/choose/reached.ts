@@ -1,6 +1,7 @@
 import { type JobView } from '@/contracts/job';
 import { chanceOf } from '@/core/height/chance';
-import { reachOf, type Band } from '@/core/prediction/band';
+import { type Band } from '@/core/prediction/band';
+import { reachOf } from '@/core/prediction/reach';
 import { summarise, type LedgerLine } from '@/core/prediction/ledger';
 
 interface State {

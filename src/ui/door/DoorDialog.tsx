@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { doorSchema, type Door } from '@/contracts/door';
+import { type Door } from '@/contracts/door';
 import { call } from '../job/api';
 import { offerDoor } from './ask';
 import { DoorForm } from './DoorForm';
@@ -26,8 +26,8 @@ export function DoorDialog({ person }: { person: string }) {
             setAsked({ why, person: next, done });
             setDoor(null);
             box.current?.showModal();
-            call('/api/door/here', 'GET')
-              .then((said) => setDoor(doorSchema.parse(said)))
+            call<Door>('/api/door/here', 'GET')
+              .then(setDoor)
               .catch(() => setDoor({ shop: null, tablet: null, person: null, people: [] }));
           }),
       ),

@@ -1,15 +1,8 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import {
-  ROLES,
-  type Audit,
-  type CalendarLink,
-  type Role,
-  type Staff,
-  type Tablet,
-  type ViewerLink,
-} from '@/contracts/door';
+import { type Audit, type CalendarLink, type Staff, type Tablet, type ViewerLink } from '@/contracts/door';
+import { ROLES, type Role } from '@/contracts/roles';
 import { type Person } from '@/contracts/person';
 import { Chips } from '../controls/Chips';
 import { CalendarFeed } from './CalendarFeed';

@@ -1,5 +1,5 @@
 import { finish } from '@/core/finish';
-import { predictAxle } from '@/core/suspension/registry';
+import { predictAxle } from '@/core/suspension/solvers';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';
 import { pointOf, type PointId } from '@/core/measure/points';
 import { flatbedSheet } from '../../../tests/reference/sheets';

@@ -2,7 +2,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Input } from 'antd';
 import { useState } from 'react';
-import { dueNow } from '@/contracts/due';
+import { dueNow } from '@/contracts/dueNow';
 import { readInterval } from '@/core/followup/interval';
 import { DueBy, TickForm } from '../board/Checks';
 import { Chips } from '../controls/Chips';

@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { dueNow } from '@/contracts/due';
+import { dueNow } from '@/contracts/dueNow';
 import { settlingOf } from '@/contracts/following';
 import { openDefects } from '@/contracts/openList';
 import { DefectNote } from '../build/FitSheet';

@@ -1,5 +1,5 @@
 'use client';
-import { dueNow } from '@/contracts/due';
+import { dueNow } from '@/contracts/dueNow';
 import { type SettlingLine } from '@/contracts/following';
 import { type JobView } from '@/contracts/job';
 import { openDefects } from '@/contracts/openList';

@@ -2,7 +2,6 @@
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import { findByFigure, findSums, SUMS } from '@/core/handbook/sums';
-import { findTerms } from '@/core/handbook/terms';
 import { TextField } from '../controls/TextField';
 import { PageFrame } from '../frame/PageFrame';
 import { StationTape } from '../frame/StationTape';
@@ -14,6 +13,9 @@ import { useNetwork } from './useNetwork';
 const TableSheet = dynamic(() => import('./TableSheet').then((table) => table.TableSheet));
 const QRCode = dynamic(() => import('@rc-component/qrcode').then((code) => code.QRCodeSVG), { ssr: false });
 const BackToJob = dynamic(() => import('./BackToJob').then((back) => back.BackToJob));
+
+/** The words of the trade, once somebody looks for one. */
+const loadTerms = () => import('@/core/handbook/terms');
 
 const TABLES = [
   {
@@ -72,7 +74,11 @@ export function HandbookScreen({ asked }: Props) {
   const open = table ? null : (SUMS.find((s) => s.id === given.sum) ?? SUMS[0]!);
   const found = findSums(search);
   const figures = findByFigure(search);
-  const terms = search.trim() ? findTerms(search) : [];
+  const [findTerms, setFindTerms] = useState<Awaited<ReturnType<typeof loadTerms>>['findTerms']>();
+  useEffect(() => {
+    if (search !== '') void loadTerms().then((loaded) => setFindTerms(() => loaded.findTerms));
+  }, [search]);
+  const terms = findTerms && search.trim() ? findTerms(search) : [];
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
   const tables = TABLES.filter((t) => words.every((w) => `${t.title} ${t.words}`.toLowerCase().includes(w)));
   const groups = [...new Set(found.map((s) => s.group))];

@@ -2,7 +2,7 @@
 import { Select } from 'antd';
 import { useState } from 'react';
 import { type NewFinding } from '@/contracts/finding';
-import { packAt } from '@/contracts/job';
+import { packAt } from '@/contracts/packAt';
 import { type Side } from '@/core/vehicle/side';
 import { type InspectionRule } from '@/core/inspection/rule';
 import { consequences, derivedValue, judge, type RuleId } from '@/core/inspection/rules';

@@ -1,4 +1,4 @@
-import { conflictSchema, problemSchema, type Problem } from '@/contracts/problem';
+import { conflictOf, problemOf, type Problem } from '@/contracts/problem';
 import { liftRefusal, shownSoFar } from '../door/ask';
 import { ApiProblem } from './ApiProblem';
 
@@ -108,14 +108,11 @@ async function send(path: string, init: RequestInit, again = false): Promise<Res
   const problem = await problemIn(response);
   // Who may not, or is not known any more, is asked for over the page; then the same is sent once more.
   if (!again && (await liftRefusal(problem, since))) return send(path, init, true);
-  throw new ApiProblem(
-    problem,
-    problem.code === 'conflict' ? conflictSchema.safeParse(problem.detail).data : undefined,
-  );
+  throw new ApiProblem(problem, problem.code === 'conflict' ? conflictOf(problem.detail) : undefined);
 }
 
 /** What a refusal or failure says, in the one error shape. */
 async function problemIn(response: Response): Promise<Problem> {
   const answer: unknown = await response.json().catch(() => null);
-  return problemSchema.safeParse(answer).data ?? { code: 'server', message: `The server answered ${response.status}.` };
+  return problemOf(answer) ?? { code: 'server', message: `The server answered ${response.status}.` };
 }

@@ -1,7 +1,7 @@
-import { incidentSchema, legThreadSchema } from '@/contracts/incident';
+import { type Incident, type LegThread } from '@/contracts/incident';
 import { type JobView } from '@/contracts/job';
-import { stepTickSchema } from '@/contracts/stepTick';
-import { torqueReadingSchema } from '@/contracts/torque';
+import { type StepTick } from '@/contracts/stepTick';
+import { type TorqueReading } from '@/contracts/torque';
 import { type Kept } from './outbox';
 
 const putIn = <T>(list: readonly T[], item: T, same: (other: T) => boolean): T[] => [
@@ -9,27 +9,40 @@ const putIn = <T>(list: readonly T[], item: T, same: (other: T) => boolean): T[]
   item,
 ];
 
+/** What each must say of itself to be shown. */
+const SAYS: Record<Kept['path'], Readonly<Record<string, 'string' | 'number' | 'boolean'>>> = {
+  '/steps': { step: 'string', done: 'boolean' },
+  '/incidents': { id: 'string', kind: 'string', what: 'string' },
+  '/torque-readings': {
+    ...{ id: 'string', joint: 'string', bolt: 'string', typed: 'string' },
+    ...{ value: 'number', unit: 'string', state: 'string', instrument: 'string' },
+  },
+  '/leg-threads': { leg: 'string', typed: 'string', value: 'number' },
+};
+const says = ({ path, body }: Kept): boolean =>
+  Object.entries(SAYS[path]).every(([field, type]) => typeof body[field] === type);
+
 /** A job with what was said of it on this screen and not sent yet, as it will stand when it is. What cannot be read as what it should be is not shown; the server judges it. */
 export function saidSoFar(view: JobView, kept: readonly Kept[]): JobView {
-  return kept.reduce<JobView>((now, { path, body, person, at }) => {
-    const said = { ...body, person };
+  return kept.filter(says).reduce<JobView>((now, { path, body, person, at: ms }) => {
+    const at = new Date(ms).toISOString();
     switch (path) {
       case '/steps': {
-        const { data } = stepTickSchema.safeParse({ note: '', ...said, disputed: false, tickedAt: at });
-        return data ? { ...now, ticks: putIn(now.ticks, data, (t) => t.step === data.step) } : now;
+        const said = { note: '', ...body, person, disputed: false, tickedAt: at } as StepTick;
+        return { ...now, ticks: putIn(now.ticks, said, (t) => t.step === said.step) };
       }
       case '/incidents': {
-        const { data } = incidentSchema.safeParse({ ...said, happenedAt: at });
-        return data ? { ...now, incidents: putIn(now.incidents, data, (i) => i.id === data.id) } : now;
+        const said = { step: null, ...body, person, happenedAt: at } as Incident;
+        return { ...now, incidents: putIn(now.incidents, said, (i) => i.id === said.id) };
       }
       case '/torque-readings': {
-        const { data } = torqueReadingSchema.safeParse({ ...said, readAt: at });
-        const same = (r: { joint: string; bolt: string }) => r.joint === data?.joint && r.bolt === data.bolt;
-        return data ? { ...now, torqueReadings: putIn(now.torqueReadings, data, same) } : now;
+        const said = { ...body, person, readAt: at } as TorqueReading;
+        const same = (r: TorqueReading) => r.joint === said.joint && r.bolt === said.bolt;
+        return { ...now, torqueReadings: putIn(now.torqueReadings, said, same) };
       }
       case '/leg-threads': {
-        const { data } = legThreadSchema.safeParse({ ...said, readAt: at });
-        return data ? { ...now, legThreads: putIn(now.legThreads, data, (l) => l.leg === data.leg) } : now;
+        const said = { ...body, person, readAt: at } as LegThread;
+        return { ...now, legThreads: putIn(now.legThreads, said, (l) => l.leg === said.leg) };
       }
     }
   }, view);

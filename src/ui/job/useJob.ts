@@ -1,7 +1,8 @@
 'use client';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { readingKey, type DayRow, type NewReading, type ReadingRow } from '@/contracts/reading';
+import { type DayRow, type NewReading, type ReadingRow } from '@/contracts/reading';
+import { readingKey } from '@/contracts/readingKey';
 import { type JobView } from '@/contracts/job';
 import { type Conflict } from '@/contracts/problem';
 import { call } from './api';

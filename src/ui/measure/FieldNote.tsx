@@ -1,7 +1,8 @@
 'use client';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { readingKey, type ReadingRow } from '@/contracts/reading';
+import { type ReadingRow } from '@/contracts/reading';
+import { readingKey } from '@/contracts/readingKey';
 import { type JobView } from '@/contracts/job';
 import { PhotoStrip } from '../inspect/PhotoStrip';
 import { call } from '../job/api';

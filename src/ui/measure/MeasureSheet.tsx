@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState, type ReactNode } from 'react';
 import { type JobView } from '@/contracts/job';
-import { readingKey } from '@/contracts/reading';
+import { readingKey } from '@/contracts/readingKey';
 import { type Assembled } from '@/contracts/sheet';
 import { pointOf, type GroupId } from '@/core/measure/points';
 import { PLACES } from '@/core/sheet/point';

@@ -1,3 +1,4 @@
+'use client';
 import { type StationProps } from '../frame/JobFrame';
 import { MEASURE } from '../suspension/measureScreens';
 

@@ -1,6 +1,6 @@
 'use client';
 import { useState, type ReactNode } from 'react';
-import { readingKey } from '@/contracts/reading';
+import { readingKey } from '@/contracts/readingKey';
 import { pointOf, type GroupId } from '@/core/measure/points';
 import { groupsOf } from '@/core/suspension/registry';
 import { PLACES } from '@/core/sheet/point';

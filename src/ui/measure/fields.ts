@@ -1,4 +1,4 @@
-import { readingKey } from '@/contracts/reading';
+import { readingKey } from '@/contracts/readingKey';
 import { type JobView } from '@/contracts/job';
 import { formOf } from '@/core/vehicle/form';
 import { otherOf, SIDES, type Side } from '@/core/vehicle/side';

@@ -1,4 +1,4 @@
-import { readingKey } from '@/contracts/reading';
+import { readingKey } from '@/contracts/readingKey';
 import { type JobView } from '@/contracts/job';
 import { POINTS, type PointId } from '@/core/measure/points';
 import { type Wanting } from '@/core/suspension/kind';

@@ -1,6 +1,7 @@
 'use client';
 import { type ReactNode } from 'react';
-import { readingKey, type NewReading } from '@/contracts/reading';
+import { type NewReading } from '@/contracts/reading';
+import { readingKey } from '@/contracts/readingKey';
 import { pointOf, type PointId } from '@/core/measure/points';
 import { type JobHandle } from '../job/useJob';
 import { doubtOf, ruleOn } from '@/core/measure/plausible';

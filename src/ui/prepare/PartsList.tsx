@@ -1,10 +1,12 @@
 'use client';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { NEED_STATES, type NeededEdit, type NeedState } from '@/contracts/needed';
+import { type NeededEdit } from '@/contracts/needed';
+import { NEED_STATES, type NeedState } from '@/contracts/needStates';
 import { type JobView } from '@/contracts/job';
 import { type PartLine } from '@/contracts/preparation';
-import { shelfAskSchema, type ShelfPage } from '@/contracts/shelf';
+import { type ShelfPage } from '@/contracts/shelf';
+import { WHOLE_SHELF } from '@/contracts/wholeShelf';
 import { priceText } from '@/core/units/format';
 import { PRICE_RULE } from '@/core/units/rules';
 import { Chips } from '../controls/Chips';
@@ -288,7 +290,7 @@ function FromShelf({ line, onTake }: { line: PartLine; onTake: (id: string | nul
     queryKey: ['shelf-for', words],
     enabled: asked && words.trim() !== '',
     queryFn: () =>
-      call<ShelfPage>('/api/shelf/page', 'POST', shelfAskSchema.parse({ words, holding: 'stock', here: true })),
+      call<ShelfPage>('/api/shelf/page', 'POST', { ...WHOLE_SHELF, words: words.trim(), holding: 'stock', here: true }),
   });
   const { part } = line;
   if (part?.shelfItemId)

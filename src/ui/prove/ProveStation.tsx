@@ -1,4 +1,5 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { foretoldOf } from '@/contracts/foretold';
 import { functionsOf } from '@/contracts/proving';
@@ -9,18 +10,20 @@ import { JobFrame, type StationProps } from '../frame/JobFrame';
 import { Dock, Stage, Workbench } from '../frame/Workbench';
 import { useJob } from '../job/useJob';
 import { Clock } from '../measured/Clock';
-import { CloseSheet } from './CloseSheet';
 import { Corners } from './Corners';
 import { cornersOf, readBefore, type ProvingPoint } from './corners';
-import { FunctionList } from './FunctionList';
-import { GoalsSheet } from './GoalsSheet';
-import { HandOver } from './HandOver';
 import { ProveVerdict } from './ProveVerdict';
-import { RoadTests } from './RoadTests';
 import { StandsNow } from './StandsNow';
 import { ToClose } from './ToClose';
 import { useResidual } from './useResidual';
-import { WhySheet } from './WhySheet';
+
+// Tabs that are not open at first are loaded when they are opened.
+const CloseSheet = dynamic(() => import('./CloseSheet').then((m) => m.CloseSheet));
+const FunctionList = dynamic(() => import('./FunctionList').then((m) => m.FunctionList));
+const GoalsSheet = dynamic(() => import('./GoalsSheet').then((m) => m.GoalsSheet));
+const HandOver = dynamic(() => import('./HandOver').then((m) => m.HandOver));
+const RoadTests = dynamic(() => import('./RoadTests').then((m) => m.RoadTests));
+const WhySheet = dynamic(() => import('./WhySheet').then((m) => m.WhySheet));
 
 /** Was it right, why not, and may it leave. */
 export function ProveStation({ first, people, person }: StationProps) {

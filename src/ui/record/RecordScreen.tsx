@@ -2,7 +2,8 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { scoreOf, scores, type Broken, type Score, type ShopRecord } from '@/contracts/record';
+import { type Broken, type ShopRecord } from '@/contracts/record';
+import { scoreOf, scores, type Score } from '@/contracts/scores';
 import { type Person } from '@/contracts/person';
 import { failureRate } from '@/core/followup/failureRate';
 import { failureHistory } from '@/core/inspection/failures';

@@ -1,8 +1,9 @@
 'use client';
 import { Select } from 'antd';
 import { useId } from 'react';
-import { RATING_RULE } from '@/contracts/partsFile';
-import { CONDITIONS, HOLDINGS, type ShelfItem } from '@/contracts/shelf';
+import { RATING_RULE } from '@/contracts/shelfFields';
+import { type ShelfItem } from '@/contracts/shelf';
+import { CONDITIONS, HOLDINGS } from '@/contracts/shelfFields';
 import { dimensionOf, kindOf, LEAF_EYES, LEAF_RULES, PART_KIND_IDS } from '@/core/parts/kinds';
 import { countRule, PRICE_RULE } from '@/core/units/rules';
 import { SaveActs } from '../ask/SaveActs';

@@ -1,8 +1,9 @@
 'use client';
 import { Input, Select } from 'antd';
 import { useId, useState } from 'react';
-import { CONDITIONS, HOLDINGS, SHELF_ORDERS, type ShelfAsk } from '@/contracts/shelf';
-import { RATING_RULE } from '@/contracts/partsFile';
+import { type ShelfAsk } from '@/contracts/shelf';
+import { CONDITIONS, HOLDINGS, SHELF_ORDERS } from '@/contracts/shelfFields';
+import { RATING_RULE } from '@/contracts/shelfFields';
 import { dimensionOf, kindOf, PART_KIND_IDS, PART_DIMENSION_IDS, type PartDimensionId } from '@/core/parts/kinds';
 import { countRule, PRICE_RULE, unsurprised } from '@/core/units/rules';
 import { Chips } from '../controls/Chips';

@@ -1,7 +1,8 @@
 'use client';
 import { useState } from 'react';
 import { type Person } from '@/contracts/person';
-import { shelfAskSchema, type ShelfAsk, type ShelfItem, type ShelfPage } from '@/contracts/shelf';
+import { type ShelfAsk, type ShelfItem, type ShelfPage } from '@/contracts/shelf';
+import { WHOLE_SHELF } from '@/contracts/wholeShelf';
 import { PageFrame } from '../frame/PageFrame';
 import { StationTape } from '../frame/StationTape';
 import { Sheet } from '../controls/Sheet';
@@ -16,7 +17,7 @@ import { ShelfFilter } from './ShelfFilter';
 import { useShelf } from './useShelf';
 import { kindOf } from '@/core/parts/kinds';
 
-const EVERYTHING = shelfAskSchema.parse({});
+const EVERYTHING = WHOLE_SHELF;
 
 /** Parts in stock and from catalogues: found, looked at, changed, brought in and taken out as a file. */
 export function ShelfScreen({

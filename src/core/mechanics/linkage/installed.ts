@@ -80,10 +80,6 @@ export interface InstalledState {
 /** Where the eye of a shackle is against its pivot in the frame: hanging below it, or standing above it. */
 export type ShackleEye = ShackleLinkage['eye'];
 
-/** What holds the rear end, as it is seen: a shackle with its eye below or above the pivot, or nothing but a pad it slides under. */
-export const REAR_ENDS = ['below', 'above', 'pad'] as const;
-export type RearEnd = (typeof REAR_ENDS)[number];
-
 /** Pivot that puts the shackle at a measured angle to the eye line when the eyes are `eyeDistance` apart and level. */
 export function pivotFromAngle(
   eyeDistance: number,

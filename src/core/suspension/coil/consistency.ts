@@ -3,7 +3,8 @@ import { coilRate, solidHeight } from '../../mechanics/coil/coil';
 import { type Flag, type FlagAt } from '../../sheet/flag';
 import { readingAt } from '../../sheet/reading';
 import { SIDES, type Side } from '../../vehicle/side';
-import { assembleCoil, taughtCoil, type CoilAxleSheet } from './assemble';
+import { assembleCoil, type CoilAxleSheet } from './assemble';
+import { taughtCoil } from './taught';
 import { COIL_SHEET, type CoilPoint } from './points';
 import { USUAL_ENDS } from './sideModel';
 

@@ -1,30 +1,16 @@
 import { draw } from '../../estimate/tree';
-import { type JointId } from '../../fastener/joints';
-import { type RuleId } from '../../inspection/rules';
-import { type Way } from '../../procedure/common';
-import { type Planned, type Procedure } from '../../procedure/procedure';
-import { type SuspensionKind } from '../kind';
-import { assembleCoil, taughtCoil, type CoilAxleSheet } from './assemble';
-import { askedOf, coilChecks, type CoilCheck, type CoilStanding } from './checks';
-import { type CoilAxleInput, type CoilKind } from './input';
+import { type PageKind, type SuspensionKind } from '../kind';
+import { taughtCoil } from './taught';
+import { type CoilKind } from './input';
 import {
-  COIL_GROUPS,
-  COIL_POINTS,
-  TRAIL_GROUPS,
-  TRAIL_WORDS,
-  TWIN_GROUPS,
-  TWIN_WORDS,
-  UNIT_GROUPS,
-  UNIT_WORDS,
-} from './points';
-import { coilProcedure } from './procedure';
-import { CoilSideModel, otherEnds, USUAL_ENDS, type CoilFigures, type DrawnChange, type DrawnInput } from './sideModel';
-import { swingProcedure } from './swingProcedure';
-import { unitProcedure } from './unitProcedure';
-import { coilLabel } from './words';
+  COIL_BEAM_ON_PAGE,
+  COIL_OVER_ON_PAGE,
+  TORSION_BEAM_ON_PAGE,
+  TWIN_BEAM_ON_PAGE,
+  type CoilTypes,
+} from './onPage';
+import { CoilSideModel, otherEnds, USUAL_ENDS, type DrawnChange } from './sideModel';
 
-/** What a change is called in the ledger of a coil. */
-export const COIL_LINES = ['coil', 'spacer', 'perch', 'pivotBush'] as const;
 const LABELS: Record<DrawnChange['kind'], string> = {
   coil: 'other coils',
   spacer: 'seat spacers',
@@ -32,41 +18,11 @@ const LABELS: Record<DrawnChange['kind'], string> = {
   pivotBush: 'pivot bushes renewed',
 };
 
-export interface CoilTypes<K extends CoilKind = CoilKind> {
-  sheet: CoilAxleSheet<K>;
-  input: CoilAxleInput<K>;
-  drawn: DrawnInput;
-  change: DrawnChange;
-  figures: CoilFigures;
-  model: CoilSideModel;
-  fit: object;
-  beside: object;
-  fasteners: object;
-  line: (typeof COIL_LINES)[number];
-  check: CoilCheck;
-  standing: readonly CoilStanding[];
-}
-
-const COILS: readonly RuleId[] = ['coilBroken', 'coilSag', 'coilPitting', 'coilClash'];
-const SHOCKS: readonly JointId[] = ['shockLower', 'shockUpper', 'wheelNuts'];
-
-const made = <K extends CoilKind>(
-  id: K,
-  own: Pick<SuspensionKind<CoilTypes<K>>, 'name' | 'groups' | 'rules' | 'joints' | 'calls'> & {
-    procedure: (planned: readonly Planned[], way: Way) => Procedure;
-  },
-): SuspensionKind<CoilTypes<K>> => ({
-  ...own,
-  id,
-  arranged: false,
-  points: COIL_POINTS,
-  label: coilLabel,
-  assemble: assembleCoil,
+const made = <K extends CoilKind>(onPage: PageKind<CoilTypes<K>>): SuspensionKind<CoilTypes<K>> => ({
+  ...onPage,
   draw,
   changes: ({ changes }) => changes,
   taught: (input, side) => ({ ...taughtCoil(input, side), fit: null }),
-  bySizeAlone: (change) => change.kind !== 'coil',
-  solvable: (input, side) => input.coil !== null && input.sides[side].spring !== null,
   model: (drawn, side) => new CoilSideModel(drawn, side),
   lines: (drawn, model) => {
     const base = model.rise([], 0);
@@ -76,7 +32,6 @@ const made = <K extends CoilKind>(
       value: model.rise([change], 0) - base,
     }));
   },
-  settling: ({ changes }) => (changes.some((c) => c.kind === 'coil' && !c.used) ? 'newCoil' : 'usedCoil'),
   signed: /\.left$|\.right$|rise$/,
   // Ends that nobody looked at: each form as likely as any other (chosen).
   unseen: ({ coil }) =>
@@ -94,50 +49,13 @@ const made = <K extends CoilKind>(
   rubbing: () => 1,
   beside: () => ({}),
   fasteners: () => ({}),
-  work: (input) => {
-    const asked = askedOf(draw<CoilAxleInput>(input, (e) => e.value));
-    return { located: false, arrangement: null, own: (standing) => coilChecks(asked, standing ?? []) };
-  },
-  standing: (states) =>
-    states.flatMap(({ built }) => {
-      if (!built) return [];
-      const { stress, toSolid, toLoose, straight, rate, swing, preload } = built;
-      return [{ stress, toSolid, toLoose, straight, rate, swing, preload }];
-    }),
 });
 
 /** Coils on a beam axle, upright, leaning or inboard on an arm. */
-export const COIL_BEAM = made('coilBeam', {
-  name: 'coils on a beam axle',
-  groups: COIL_GROUPS,
-  rules: [...COILS, 'coilSeat', 'links', 'bush', 'bumpStop', 'shock', 'swayBar', 'square'],
-  joints: ['armFrame', 'armAxle', 'trackRod', 'coilRetainer', ...SHOCKS],
-  procedure: coilProcedure,
-});
+export const COIL_BEAM = made(COIL_BEAM_ON_PAGE);
 /** Two beams across, each swinging about a pivot beyond the middle. */
-export const TWIN_BEAM = made('twinBeam', {
-  name: 'twin beams with pivots',
-  groups: TWIN_GROUPS,
-  calls: TWIN_WORDS,
-  rules: [...COILS, 'coilSeat', 'links', 'pivotBush', 'kingpin', 'tieRod', 'bumpStop', 'shock', 'swayBar', 'square'],
-  joints: ['beamPivot', 'armFrame', 'coilRetainer', ...SHOCKS],
-  procedure: (planned, way) => swingProcedure(planned, way, false),
-});
+export const TWIN_BEAM = made(TWIN_BEAM_ON_PAGE);
 /** One beam that trails two arms and twists between them. */
-export const TORSION_BEAM = made('torsionBeam', {
-  name: 'trailing torsion beam',
-  groups: TRAIL_GROUPS,
-  calls: TRAIL_WORDS,
-  rules: [...COILS, 'coilSeat', 'pivotBush', 'links', 'bumpStop', 'shock', 'square'],
-  joints: ['beamPivot', 'cableBracket', 'coilRetainer', ...SHOCKS],
-  procedure: (planned, way) => swingProcedure(planned, way, true),
-});
+export const TORSION_BEAM = made(TORSION_BEAM_ON_PAGE);
 /** Coil and damper in one, in front. */
-export const COIL_OVER = made('coilOver', {
-  name: 'coil-over struts',
-  groups: UNIT_GROUPS,
-  calls: UNIT_WORDS,
-  rules: [...COILS, 'coilSeat', 'unitTop', 'cams', 'links', 'bush', 'shock', 'swayBar', 'square'],
-  joints: ['unitTop', 'unitLower', 'stemNut', 'cams', 'wheelNuts'],
-  procedure: unitProcedure,
-});
+export const COIL_OVER = made(COIL_OVER_ON_PAGE);

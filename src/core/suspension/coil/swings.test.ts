@@ -1,7 +1,8 @@
 import { draw } from '../../estimate/tree';
 import { finish } from '../../finish';
 import { SIDES, type Side } from '../../vehicle/side';
-import { predictAxle, standingOf, type AxlePrediction } from '../registry';
+import { standingOf, type AxlePrediction } from '../registry';
+import { predictAxle } from '../solvers';
 import { assembleCoil, type CoilAxleSheet, type PlannedCoilChange } from './assemble';
 import { askedOf, coilChecks } from './checks';
 import { type CoilAxleInput, type CoilKind } from './input';

@@ -2,7 +2,7 @@ import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { finish } from '../../finish';
 import { assemble } from './assemble';
 import { type Sheet } from './sheet';
-import { predictAxle } from '../registry';
+import { predictAxle } from '../solvers';
 
 /** The invented axle with leaf 3 of the left pack found broken 210 mm behind the pin, and nothing else planned. */
 const broken = (changes: Sheet['changes'] = []): Sheet => ({

@@ -9,7 +9,8 @@ import { builtPack } from './built';
 import { type Estimate } from '../../estimate/estimate';
 import { ledgerValue, type LedgerLine } from '../../prediction/ledger';
 import { central, extraLoads } from '../../prediction/lines';
-import { predictAxle, standingOf } from '../registry';
+import { standingOf } from '../registry';
+import { predictAxle } from '../solvers';
 import { type PlannedChange } from './sheet';
 import { taught } from './springFit';
 

@@ -4,8 +4,8 @@ import { type PlannedChange, type Sheet } from './sheet';
 import { mainLeafAboveHub } from '../../mechanics/stack/stack';
 import { elevationOf, type Elevation, type Point } from './elevation';
 import { finish } from '../../finish';
-import { predictAxle } from '../registry';
-import { type LeafState } from './kind';
+import { predictAxle } from '../solvers';
+import { type LeafState } from './onPage';
 
 function statesOf(sheet: Sheet): LeafState[] {
   return finish(predictAxle(assemble(sheet).input, false)).sides.left!.states;

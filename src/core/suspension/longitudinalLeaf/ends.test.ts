@@ -4,7 +4,7 @@ import { NO_FITTINGS, type TravelRead } from '../../travel/limits';
 import { springEndRows } from '../../travel/travelRows';
 import { nominalStress } from '../../mechanics/leafpack/stress';
 import { flatbedSheet } from '../../../../tests/reference/sheets';
-import { predictAxle } from '../registry';
+import { predictAxle } from '../solvers';
 import { assemble } from './assemble';
 import { SHACKLE_FLAT, springEnds, usedOf } from '../../mechanics/leafpack/ends';
 import { SpringUnderLoad, type SpringView } from './underLoad';

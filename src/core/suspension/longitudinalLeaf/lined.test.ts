@@ -1,6 +1,6 @@
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { finish } from '../../finish';
-import { predictAxle } from '../registry';
+import { predictAxle } from '../solvers';
 import { assemble } from './assemble';
 import { consistency } from './consistency';
 import { type LeafReading, type PlannedChange, type Sheet } from './sheet';

@@ -2,7 +2,7 @@ import { type LeafReading } from './sheet';
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { finish } from '../../finish';
 import { draw, estimatesOf } from '../../estimate/tree';
-import { predictAxle } from '../registry';
+import { predictAxle } from '../solvers';
 import { assemble } from './assemble';
 import { rankAssumptions, trialLeaf } from './narrowing';
 

@@ -2,7 +2,7 @@ import { type Side } from '../../vehicle/side';
 import { atLips } from '../../vehicle/roll';
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { finish } from '../../finish';
-import { predictAxle } from '../registry';
+import { predictAxle } from '../solvers';
 import { assemble } from './assemble';
 import { consistency } from './consistency';
 import { type LeafReading, type Sheet } from './sheet';

@@ -1,10 +1,11 @@
 import { finish } from '../../finish';
-import { predictAxle } from '../registry';
+import { predictAxle } from '../solvers';
 import { uniformFrom } from '@/workers/random';
 import { predictBands } from '../../prediction/band';
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { assemble } from './assemble';
-import { LONGITUDINAL_LEAF, type LeafPrediction } from './kind';
+import { LONGITUDINAL_LEAF } from './kind';
+import { type LeafPrediction } from './onPage';
 import { type LeafReading, type Sheet } from './sheet';
 import { LeafSideModel } from './sideModel';
 import { draw } from '../../estimate/tree';

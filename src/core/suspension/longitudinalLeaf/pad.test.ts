@@ -1,7 +1,7 @@
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { draw } from '../../estimate/tree';
 import { finish } from '../../finish';
-import { predictAxle } from '../registry';
+import { predictAxle } from '../solvers';
 import { assemble } from './assemble';
 import { type LeafAxleInput } from './input';
 import { type PlannedChange, type Sheet } from './sheet';

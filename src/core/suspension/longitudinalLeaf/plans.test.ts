@@ -7,9 +7,9 @@ import { assemble } from './assemble';
 import { type PlannedChange, type Sheet } from './sheet';
 import { packCambers } from '../../selection/generate';
 import { ledgerValue, summarise } from '../../prediction/ledger';
-import { bandsOfAxle } from '../registry';
+import { bandsOfAxle } from '../solvers';
 import { uniformFrom } from '../../../workers/random';
-import { type LeafState } from './kind';
+import { type LeafState } from './onPage';
 
 const leaf = fc
   .record({

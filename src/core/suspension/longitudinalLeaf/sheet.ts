@@ -1,5 +1,5 @@
 import { type HelperDevice } from '../../mechanics/helper/curve';
-import { type RearEnd } from '../../mechanics/linkage/installed';
+import { type RearEnd } from '../../mechanics/linkage/rearEnds';
 import { type AxleClass } from '../../sheet/axleClass';
 import { type Lookup, type SheetReading, type SheetState } from '../../sheet/reading';
 import { leafPointOf, type LeafPoint } from './points';

@@ -2,8 +2,9 @@ import { type LeafReading } from './sheet';
 import { finish } from '../../finish';
 import { assemble } from './assemble';
 import { flatbedSheet } from '../../../../tests/reference/sheets';
-import { predictAxle } from '../registry';
-import { agreementName, springFit, taught } from './springFit';
+import { predictAxle } from '../solvers';
+import { springFit, taught } from './springFit';
+import { agreementName } from './agreement';
 import { SpringUnderLoad, type SpringView } from './underLoad';
 
 /** The flatbed with a second, weighed load and what the model itself says its spring does there; `change` plants a slip. */

@@ -1,6 +1,6 @@
 import { CoreError } from '../../errors';
 import { handbookEstimate } from '../../mechanics/leafpack/handbook';
-import { fitSpring, type Agreement, type Fit, type FitProblem, type FitReading } from './fit';
+import { fitSpring, type Fit, type FitProblem, type FitReading } from './fit';
 import { leafInertia, SPRING_STEEL_E } from '../../material/steel';
 import { packAsRead } from './asRead';
 import { holdOf } from './sideModel';
@@ -119,10 +119,6 @@ export function springFit(input: LeafAxleInput, side: Side): SpringFit | null {
   };
   return { ...fitSpring(problem), names };
 }
-
-/** Name of the reading or load that an agreement is about. */
-export const agreementName = ({ names }: SpringFit, { of, index }: Agreement): string =>
-  (of === 'load' ? names.loads : names.readings)[index] ?? '';
 
 /** An input with what its readings taught; or why no spring comes near all of them. */
 export interface Taught {

@@ -1,8 +1,9 @@
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { finish } from '../../finish';
-import { predictAxle } from '../registry';
+import { predictAxle } from '../solvers';
 import { assemble } from './assemble';
-import { LONGITUDINAL_LEAF, type LeafPrediction } from './kind';
+import { LONGITUDINAL_LEAF } from './kind';
+import { type LeafPrediction } from './onPage';
 import { type LeafAxleInput } from './input';
 import { SpringUnderLoad, type SpringView } from './underLoad';
 

@@ -1,7 +1,7 @@
 import { finish } from '../../finish';
 import { assemble } from './assemble';
 import { flatbedSheet } from '../../../../tests/reference/sheets';
-import { predictAxle } from '../registry';
+import { predictAxle } from '../solvers';
 import { SpringUnderLoad, type SpringAnswer, type SpringView } from './underLoad';
 
 const { input } = assemble(flatbedSheet());

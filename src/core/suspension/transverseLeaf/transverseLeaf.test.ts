@@ -4,7 +4,7 @@ import { draw } from '../../estimate/tree';
 import { finish } from '../../finish';
 import { GRAVITY, SPRING_STEEL_LIMITS } from '../../material/steel';
 import { type Side } from '../../vehicle/side';
-import { bandsOfAxle, predictAxle } from '../registry';
+import { bandsOfAxle, predictAxle } from '../solvers';
 import { assembleCross, planned, type CrossAxleSheet, type PlannedCrossChange } from './assemble';
 import { crossConsistency } from './consistency';
 import { type CrossAxleInput } from './input';

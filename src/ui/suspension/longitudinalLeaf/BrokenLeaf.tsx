@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState, type MouseEvent } from 'react';
-import { packAt } from '@/contracts/job';
+import { packAt } from '@/contracts/packAt';
 import { sheetOf } from '@/contracts/sheet';
 import { type Side } from '@/core/vehicle/side';
 import { assemble } from '@/core/suspension/longitudinalLeaf/assemble';

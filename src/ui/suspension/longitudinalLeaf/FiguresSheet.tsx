@@ -1,6 +1,7 @@
 import { type ReactNode } from 'react';
-import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLeaf/kind';
-import { lifeWithin, type LeafFigures } from '@/core/suspension/longitudinalLeaf/figures';
+import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLeaf/onPage';
+import { type LeafFigures } from '@/core/suspension/longitudinalLeaf/figures';
+import { lifeWithin } from '@/core/suspension/longitudinalLeaf/life';
 import { smallBumpRate } from '@/core/vehicle/load';
 import { ENDLESS, STRESS_SOURCE } from '@/core/mechanics/leafpack/stress';
 import { GRAVITY, SPRING_STEEL_LIMITS } from '@/core/material/steel';

@@ -1,6 +1,6 @@
 import { type FitRow } from '@/contracts/fit';
 import { type JobView } from '@/contracts/job';
-import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
+import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/onPage';
 import { ChecksSheet } from '../../choose/ChecksSheet';
 import { Marked } from '../../controls/Mark';
 import { Length } from '../../measured/Figure';

@@ -1,4 +1,5 @@
 'use client';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { type JobView } from '@/contracts/job';
@@ -12,7 +13,7 @@ import { assemble, type Assembled } from '@/core/suspension/longitudinalLeaf/ass
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { hungEye, type Elevation } from '@/core/suspension/longitudinalLeaf/elevation';
 import { type LeafFigures } from '@/core/suspension/longitudinalLeaf/figures';
-import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLeaf/kind';
+import { type LeafSide, type LeafState } from '@/core/suspension/longitudinalLeaf/onPage';
 import { provisional } from '@/core/suspension/longitudinalLeaf/provisional';
 import { type Side } from '@/core/vehicle/side';
 import { CandidatesSheet } from '../../candidates/CandidatesSheet';
@@ -27,14 +28,16 @@ import { ElevationDrawing } from '../../drawing/ElevationDrawing';
 import { figureValues } from '../../figure/values';
 import { type StationProps } from '../../frame/JobFrame';
 import { usePrediction } from '../../prediction/usePrediction';
-import { SpringSheet } from '../../spring/SpringSheet';
 import { addedLeafIndex } from './addedLeaf';
 import { assumedParts } from './assumedParts';
 import { FiguresSheet } from './FiguresSheet';
 import { LeafChecks } from './LeafChecks';
 import { PlanHandles } from './PlanHandles';
 import { useOwnPlans } from './ownPlans';
-import { WhatIfSheet } from './WhatIfSheet';
+
+// Tabs that are not open at first are loaded when they are opened.
+const SpringSheet = dynamic(() => import('../../spring/SpringSheet').then((m) => m.SpringSheet));
+const WhatIfSheet = dynamic(() => import('./WhatIfSheet').then((m) => m.WhatIfSheet));
 
 const assembledLeaf = (view: JobView, changes: readonly ChangeRow[]) => assemble(sheetOf(view, changes));
 

@@ -1,6 +1,7 @@
 import { type ReactNode } from 'react';
 import { type Found } from '@/core/suspension/longitudinalLeaf/fit';
-import { agreementName, type SpringFit } from '@/core/suspension/longitudinalLeaf/springFit';
+import { type SpringFit } from '@/core/suspension/longitudinalLeaf/springFit';
+import { agreementName } from '@/core/suspension/longitudinalLeaf/agreement';
 import { GRAVITY } from '@/core/material/steel';
 import { decimalText } from '@/core/units/format';
 import { Marked } from '../../controls/Mark';

@@ -1,8 +1,9 @@
-import { packAt, type JobView } from '@/contracts/job';
+import { type JobView } from '@/contracts/job';
+import { packAt } from '@/contracts/packAt';
 import { sheetOf } from '@/contracts/sheet';
 import { readingAt } from '@/core/sheet/reading';
 import { ASSUMED } from '@/core/suspension/longitudinalLeaf/assumed';
-import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
+import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/onPage';
 import { LEAF_SHEET, leafPointOf, type LeafPoint } from '@/core/suspension/longitudinalLeaf/points';
 import { provisional } from '@/core/suspension/longitudinalLeaf/provisional';
 import { COMMON_FIGURES, commonFigure, type FigureSet } from '../../figure/figureSet';

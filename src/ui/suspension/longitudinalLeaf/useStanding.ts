@@ -4,7 +4,7 @@ import { type JobView } from '@/contracts/job';
 import { sheetOf } from '@/contracts/sheet';
 import { type LeafAxleInput } from '@/core/suspension/longitudinalLeaf/input';
 import { assemble, type Assembled } from '@/core/suspension/longitudinalLeaf/assemble';
-import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/kind';
+import { type LeafPrediction } from '@/core/suspension/longitudinalLeaf/onPage';
 import { provisional } from '@/core/suspension/longitudinalLeaf/provisional';
 import { usePrediction, type LivePreview } from '../../prediction/usePrediction';
 

@@ -1,4 +1,5 @@
-import { type ChangeOf, type ChangeRow } from '@/contracts/plan';
+import { type ChangeRow } from '@/contracts/plan';
+import { type ChangeOf } from '@/contracts/planKinds';
 import { type ShelfItem } from '@/contracts/shelf';
 import { stockPartOf } from '@/contracts/stock';
 import { type PartDimensionId } from '@/core/parts/kinds';

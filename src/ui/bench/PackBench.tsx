@@ -292,6 +292,7 @@ export function PackBench({ name, was, donor }: Props) {
       </div>
       <Dock
         label="More of the bench"
+        below
         first="leaves"
         tabs={[
           { id: 'leaves', name: 'leaves on the pin', children: leavesOnPin },

@@ -1,6 +1,6 @@
 'use client';
 import { Tabs } from 'antd';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Mark, type MarkKind } from '../controls/Mark';
 import { RoomBox } from '../drawing/RoomBox';
 
@@ -56,6 +56,8 @@ interface DockProps {
   first: string;
   /** On a phone it lies along the bottom edge as its tabs alone, and one that is touched comes up over the drawing. */
   below?: boolean;
+  /** What the page is at: another field or spot, and what had come up on a phone goes down again. */
+  at?: string;
   /** Told which tab is open. */
   onOpen?: (id: string) => void;
 }
@@ -63,16 +65,21 @@ interface DockProps {
 const inAddress = (): string => window.location.hash.slice(1);
 
 /** Everything else of a station, in tabs. What was opened once stays as it was left. */
-export function Dock({ label, tabs, first, below = false, onOpen }: DockProps) {
+export function Dock({ label, tabs, first, below = false, at = '', onOpen }: DockProps) {
   const [picked, setPicked] = useState<string | null>(null);
   const [asked, setTall] = useState<boolean | null>(null);
-  const [raised, setRaised] = useState(false);
+  const [raisedAt, setRaisedAt] = useState<string | null>(null);
+  const raised = raisedAt === at;
+  const now = useRef(at);
+  useEffect(() => {
+    now.current = at;
+  }, [at]);
   useEffect(() => {
     const read = () => {
       const asked = inAddress();
       if (!asked) return;
       setPicked(asked);
-      setRaised(true);
+      setRaisedAt(now.current);
     };
     read();
     window.addEventListener('hashchange', read);
@@ -88,7 +95,7 @@ export function Dock({ label, tabs, first, below = false, onOpen }: DockProps) {
       aria-label={label}
     >
       {below && raised ? (
-        <button type="button" className="dock-lower" onClick={() => setRaised(false)}>
+        <button type="button" className="dock-lower" onClick={() => setRaisedAt(null)}>
           back to the drawing
         </button>
       ) : null}
@@ -102,7 +109,7 @@ export function Dock({ label, tabs, first, below = false, onOpen }: DockProps) {
         activeKey={id}
         animated={false}
         // Also the tab that was open last is brought up by a touch.
-        onTabClick={() => setRaised(true)}
+        onTabClick={() => setRaisedAt(at)}
         onChange={(id) => {
           setPicked(id);
           setTall(null);

@@ -74,7 +74,7 @@ export function InspectStation({ first, people, person }: StationProps) {
             />
           )}
         </div>
-        <Dock label="Spots and what was found" tabs={tabs} first="walk" onOpen={setTab} />
+        <Dock label="Spots and what was found" tabs={tabs} first="walk" below at={spot.rule} onOpen={setTab} />
       </Workbench>
     </JobFrame>
   );

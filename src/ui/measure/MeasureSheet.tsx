@@ -108,25 +108,6 @@ export function MeasureSheet(props: Props) {
     if (group === 'weights') return { children: <LoadEstimate job={job} /> };
     return asks(group, job, hooks);
   };
-  if (narrow)
-    return (
-      <JobFrame view={view} station="measure" people={people} person={person}>
-        <OneField
-          job={job}
-          hooks={hooks}
-          focus={focus}
-          onPick={setFocus}
-          figure={figure}
-          lacking={assembled.missing.length}
-          extras={extras}
-        />
-        <div className="sheets two standing">
-          <WatchSheet view={view} watched={watched} onPick={pick} />
-          {assumptions ? <AssumedSheet view={view} assumptions={assumptions} onPick={pick} /> : null}
-        </div>
-        {children}
-      </JobFrame>
-    );
   const flags = watched.flags.length;
   const tabs: DockTab[] = [
     {
@@ -176,6 +157,30 @@ export function MeasureSheet(props: Props) {
       : []),
     { id: 'stands', name: 'as it stands', roomy: true, children },
   ];
+  if (narrow)
+    return (
+      <JobFrame view={view} station="measure" people={people} person={person}>
+        <Workbench className="measure one">
+          <OneField
+            job={job}
+            hooks={hooks}
+            focus={focus}
+            onPick={setFocus}
+            figure={figure}
+            lacking={assembled.missing.length}
+            extras={extras}
+          />
+          <Dock
+            label="What is read and what it tells"
+            // Fields and questions come one after the other there.
+            tabs={tabs.filter(({ id }) => id !== 'list' && id !== 'asked')}
+            first="next"
+            below
+            at={fieldKey(at)}
+          />
+        </Workbench>
+      </JobFrame>
+    );
   return (
     <JobFrame view={view} station="measure" people={people} person={person} fixed>
       <Workbench className={listed ? 'measure listed' : 'measure'}>

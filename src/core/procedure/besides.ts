@@ -1,16 +1,28 @@
-import { each } from './common';
+import { each, WHOLE, type Strip } from './common';
 import { type Operation } from './operation';
 import { type Planned } from './procedure';
+import { SIDES } from '../vehicle/side';
 
-/** What a plan changes beside the springs, on any axle: stops, shocks, lines, helpers, links. @returns what is done, and how it is known to be */
-export function besidesSpring(planned: readonly Planned[]): {
+/**
+ * What a plan changes beside the springs, on any axle: stops, shocks, lines, helpers, links. @param springs whether the springs are worked at too:
+ * where they are not, nothing comes off that need not @returns what is done, and how it is known to be
+ */
+export function besidesSpring(
+  planned: readonly Planned[],
+  springs: boolean,
+): {
+  /** What comes off on the way to it. */
+  strip: Strip;
   operations: Operation[];
+  /** When the axle is in its place again. */
+  late: Operation[];
   /** With the weight on. */
   last: Operation[];
   done: Record<string, string[]>;
 } {
   const has = (...kinds: string[]) => planned.some(({ kind }) => kinds.includes(kind));
   const operations: Operation[] = [];
+  const late: Operation[] = [];
   const done: Record<string, string[]> = {};
   if (has('stopPad', 'stopCut'))
     for (const op of each((side): Operation => ({
@@ -76,17 +88,18 @@ export function besidesSpring(planned: readonly Planned[]): {
     done.wrapBar = ['final'];
   }
   if (has('swayLinks'))
-    for (const op of each((side): Operation => ({
-      ...{
-        id: `swayOn.${side}`,
-        side,
-        act: 'Old sway link off, new one with its washers and bushes in their order, nuts run on only',
-      },
-      ...{ needs: { axle: ['held'] }, gives: { [`sway.${side}`]: 'run on' } },
-      loose: 'Sway links, until the axle is located and the weight is on.',
-    }))) {
-      operations.push(op);
-      done[`sway.${op.side}`] = ['final'];
+    for (const side of SIDES) {
+      operations.push({
+        ...{ id: `swayOff.${side}`, side, act: 'Sway link off, its washers and bushes laid down in their order' },
+        ...{ needs: { axle: ['held'] }, gives: { [`sway.${side}`]: 'out' } },
+        caution: 'The bar swings down when its second link lets go of it.',
+      });
+      late.push({
+        ...{ id: `swayOn.${side}`, side, act: 'New sway link on, washers and bushes as they lay, nuts run on only' },
+        ...{ needs: { axle: ['held'], [`sway.${side}`]: ['out'] }, gives: { [`sway.${side}`]: 'run on' } },
+        loose: 'Sway links, until the axle is located and the weight is on.',
+      });
+      done[`sway.${side}`] = ['final'];
     }
   const last: Operation[] = [
     ...(has('swayLinks')
@@ -105,5 +118,6 @@ export function besidesSpring(planned: readonly Planned[]): {
         ]
       : []),
   ];
-  return { operations, last, done };
+  const strip: Strip = springs ? WHOLE : { wheels: true, shocks: has('shocks'), lines: has('line') };
+  return { strip, operations, late, last, done };
 }

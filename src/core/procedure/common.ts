@@ -46,8 +46,10 @@ export const DRIVE_UNIT: Words = {
 export interface Strip {
   wheels: boolean;
   shocks: boolean;
+  /** Hoses and cables are unclipped only where the axle goes down or they are changed. */
+  lines: boolean;
 }
-export const WHOLE: Strip = { wheels: true, shocks: true };
+export const WHOLE: Strip = { wheels: true, shocks: true, lines: true };
 const onEach = (is: boolean, place: string, value: string): Record<string, string[]> =>
   is ? { [`${place}.left`]: [value], [`${place}.right`]: [value] } : {};
 export const ONE_AXLE: Words = {
@@ -56,7 +58,7 @@ export const ONE_AXLE: Words = {
 };
 
 /** Up and held, with wheels off and everything freed that would be torn when the axle goes down. */
-export function getUp(words: Words = ONE_AXLE, { wheels, shocks }: Strip = WHOLE): Operation[] {
+export function getUp(words: Words = ONE_AXLE, { wheels, shocks, lines }: Strip = WHOLE): Operation[] {
   return [
     {
       ...{
@@ -95,17 +97,21 @@ export function getUp(words: Words = ONE_AXLE, { wheels, shocks }: Strip = WHOLE
       ...{ gives: { axle: 'held' }, holds: true },
       caution: 'Frame and axle are each held on stands from here on; the jack only moves the axle.',
     },
-    {
-      ...{
-        picture: true,
-        id: 'freeLines',
-        side: null,
-        act: 'Unclip brake hose, pipes, park-brake cable, sensor wires and breather from axle and frame',
-      },
-      ...{ needs: { axle: ['held'] }, gives: { lines: 'free' }, holds: true },
-      mark: 'Picture of how each line runs and which clip holds it.',
-      caution: 'Nothing hangs by its hose.',
-    },
+    ...(lines
+      ? [
+          {
+            ...{
+              picture: true,
+              id: 'freeLines',
+              side: null,
+              act: 'Unclip brake hose, pipes, park-brake cable, sensor wires and breather from axle and frame',
+            },
+            ...{ needs: { axle: ['held'] }, gives: { lines: 'free' }, holds: true as const },
+            mark: 'Picture of how each line runs and which clip holds it.',
+            caution: 'Nothing hangs by its hose.',
+          },
+        ]
+      : []),
     ...(shocks
       ? each((side): Operation => ({
           ...{ id: `shockOff.${side}`, side, act: 'Lower end of the shock off' },
@@ -119,8 +125,12 @@ export function getUp(words: Words = ONE_AXLE, { wheels, shocks }: Strip = WHOLE
 /** Shocks and lines back, wheels on, down: from here on the weight is on the springs. */
 export function getDown(
   fastened: (side: Side) => Readonly<Record<string, readonly string[]>>,
-  { wheels, shocks }: Strip = WHOLE,
+  { wheels, shocks, lines }: Strip = WHOLE,
 ): Operation[] {
+  const together = {
+    ...onEach(shocks, 'shock', 'run on'),
+    ...(shocks ? {} : { ...fastened('left'), ...fastened('right') }),
+  };
   return [
     ...(shocks
       ? each((side): Operation => ({
@@ -130,23 +140,23 @@ export function getDown(
           loose: 'Shock ends, until the weight is on.',
         }))
       : []),
-    {
-      ...{
-        id: 'clipLines',
-        side: null,
-        act: 'Clip hoses, cables and wires back as on the picture; pull each at full droop',
-      },
-      needs: {
-        lines: ['free'],
-        ...onEach(shocks, 'shock', 'run on'),
-        ...(shocks ? {} : { ...fastened('left'), ...fastened('right') }),
-      },
-      gives: { lines: 'clipped', 'spring.left': 'hanging', 'spring.right': 'hanging' },
-    },
+    ...(lines
+      ? [
+          {
+            ...{
+              id: 'clipLines',
+              side: null,
+              act: 'Clip hoses, cables and wires back as on the picture; pull each at full droop',
+            },
+            needs: { lines: ['free'], ...together },
+            gives: { lines: 'clipped', 'spring.left': 'hanging', 'spring.right': 'hanging' },
+          },
+        ]
+      : []),
     ...(wheels
       ? each((side): Operation => ({
           ...{ id: `wheelOn.${side}`, side, act: 'Wheel on, nuts in cross order by hand' },
-          needs: { [`wheel.${side}`]: ['off'], lines: ['clipped'] },
+          needs: { [`wheel.${side}`]: ['off'], lines: ['clipped'], ...(lines ? {} : together) },
           gives: { [`wheel.${side}`]: 'by hand' },
         }))
       : []),
@@ -156,7 +166,11 @@ export function getDown(
         side: null,
         act: 'Stands out from under the axle, lift the frame off its stands, down onto the wheels',
       },
-      needs: { lines: ['clipped'], ...onEach(wheels, 'wheel', 'by hand'), frame: ['on stands'] },
+      needs: {
+        ...{ lines: ['clipped'], frame: ['on stands'], axle: ['held'] },
+        ...(lines ? {} : together),
+        ...onEach(wheels, 'wheel', 'by hand'),
+      },
       gives: {
         ...{ frame: 'on its wheels', axle: 'on its wheels', 'spring.left': 'loaded', 'spring.right': 'loaded' },
         let: 'down',

@@ -1,5 +1,5 @@
 import { besidesSpring } from '../../procedure/besides';
-import { DRIVEN_IN, each, getDown, getUp, handOver, type Way } from '../../procedure/common';
+import { DRIVEN_IN, each, getDown, getUp, handOver, ONE_AXLE, type Way } from '../../procedure/common';
 import { HAZARDS, ONE_SIDE } from '../../procedure/hazards';
 import { type Operation } from '../../procedure/operation';
 import { type Planned, type Procedure } from '../../procedure/procedure';
@@ -73,7 +73,7 @@ export function coilProcedure(planned: readonly Planned[], way: Way): Procedure 
   const has = (...kinds: string[]) => planned.some(({ kind }) => kinds.includes(kind));
   const springs = has('coil', 'spacer');
   const spacer = has('spacer');
-  const beside = besidesSpring(planned);
+  const beside = besidesSpring(planned, springs);
   const order =
     way.sides === 'one'
       ? each((s) => [...coilApart(s, 'axle'), ...coilTogether(s, spacer, 'axle')]).flat()
@@ -81,13 +81,17 @@ export function coilProcedure(planned: readonly Planned[], way: Way): Procedure 
   return {
     start: { ...DRIVEN_IN, 'seat.left': 'tight', 'seat.right': 'tight' },
     operations: [
-      ...getUp(),
+      ...getUp(ONE_AXLE, beside.strip),
       ...beside.operations,
       ...(springs ? order : []),
-      ...getDown((s) => (springs ? { [`seat.${s}`]: ['snug'] } : {})),
+      ...beside.late,
+      ...getDown((s) => (springs ? { [`seat.${s}`]: ['snug'] } : {}), beside.strip),
       ...(springs ? each(coilFinal) : []),
       ...beside.last,
-      ...handOver({ ...beside.done, ...(springs && { 'seat.left': ['final'], 'seat.right': ['final'] }) }),
+      ...handOver(
+        { ...beside.done, ...(springs && { 'seat.left': ['final'], 'seat.right': ['final'] }) },
+        beside.strip,
+      ),
     ],
     hazards: way.sides === 'one' ? [...HAZARDS, ONE_SIDE] : HAZARDS,
   };

@@ -94,7 +94,7 @@ function pivot(side: Side, trailing: boolean, bonded: boolean | null): Operation
 export function swingProcedure(planned: readonly Planned[], way: Way, trailing: boolean): Procedure {
   const has = (...kinds: string[]) => planned.some(({ kind }) => kinds.includes(kind));
   const [springs, spacer, pivots] = [has('coil', 'spacer'), has('spacer'), has('pivotBush')];
-  const beside = besidesSpring(planned);
+  const beside = besidesSpring(planned, springs || pivots);
   // A beam is let down from its pivot only when its coil is slack: then the coil comes out as well.
   const any = springs || pivots;
   const inner = (s: Side) => (pivots ? pivot(s, trailing, way.bonded) : []);
@@ -119,13 +119,17 @@ export function swingProcedure(planned: readonly Planned[], way: Way, trailing: 
   return {
     start: { ...DRIVEN_IN, ...start },
     operations: [
-      ...getUp(WORDS[trailing ? 'trailing' : 'across']),
+      ...getUp(WORDS[trailing ? 'trailing' : 'across'], beside.strip),
       ...beside.operations,
       ...(any ? order : []),
-      ...getDown((s) => ({
-        ...(any && { [`seat.${s}`]: ['snug'] }),
-        ...(pivots && { [`pivot.${s}`]: ['run on'], ...(trailing && { [`bracket.${s}`]: ['final'] }) }),
-      })),
+      ...beside.late,
+      ...getDown(
+        (s) => ({
+          ...(any && { [`seat.${s}`]: ['snug'] }),
+          ...(pivots && { [`pivot.${s}`]: ['run on'], ...(trailing && { [`bracket.${s}`]: ['final'] }) }),
+        }),
+        beside.strip,
+      ),
       ...(any ? each(coilFinal) : []),
       ...(pivots
         ? each((side): Operation => ({
@@ -150,7 +154,7 @@ export function swingProcedure(planned: readonly Planned[], way: Way, trailing: 
           ]
         : []),
       ...beside.last,
-      ...handOver({ ...done, ...(pivots && !trailing && { toe: ['set'] }) }),
+      ...handOver({ ...done, ...(pivots && !trailing && { toe: ['set'] }) }, beside.strip),
     ],
     hazards: way.sides === 'one' ? [...HAZARDS, ONE_SIDE] : HAZARDS,
   };

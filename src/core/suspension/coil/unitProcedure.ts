@@ -100,7 +100,7 @@ export function unitProcedure(planned: readonly Planned[], way: Way): Procedure 
   const has = (kind: string) => planned.some((p) => p.kind === kind);
   const work = { coil: has('coil'), perch: has('perch'), spacer: has('spacer') };
   const any = work.coil || work.perch || work.spacer;
-  const beside = besidesSpring(planned);
+  const beside = besidesSpring(planned, any);
   const [first, second] = each((s) => unit(s, work)) as [Operation[], Operation[]];
   // Both units out side by side, or one back in before the other comes out.
   const order = way.sides === 'one' ? [...first, ...second] : first.flatMap((op, k) => [op, second[k]!]);
@@ -114,10 +114,11 @@ export function unitProcedure(planned: readonly Planned[], way: Way): Procedure 
   return {
     start: { ...DRIVEN_IN, ...start },
     operations: [
-      ...getUp(WORDS),
+      ...getUp(WORDS, beside.strip),
       ...beside.operations,
       ...(any ? order : []),
-      ...getDown((s) => (any ? { [`unit.${s}`]: ['run on'] } : {})),
+      ...beside.late,
+      ...getDown((s) => (any ? { [`unit.${s}`]: ['run on'] } : {}), beside.strip),
       ...(any
         ? each((side): Operation[] => [
             {
@@ -140,7 +141,7 @@ export function unitProcedure(planned: readonly Planned[], way: Way): Procedure 
           ]).flat()
         : []),
       ...beside.last,
-      ...handOver(done),
+      ...handOver(done, beside.strip),
     ],
     hazards: [...HAZARDS, UNCOMPRESSED],
   };

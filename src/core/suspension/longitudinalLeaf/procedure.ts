@@ -310,7 +310,7 @@ export function leafProcedure(planned: readonly Planned[], way: Way): Procedure 
     ...(work.narrow ? [axleBack()] : []),
   ];
   const bySide = way.sides === 'one' && !work.narrow;
-  const beside = besidesSpring(planned);
+  const beside = besidesSpring(planned, springs);
   const done = {
     ...beside.done,
     ...(work.narrow && { driveline: ['on'] }),
@@ -342,19 +342,23 @@ export function leafProcedure(planned: readonly Planned[], way: Way): Procedure 
       ),
     },
     operations: [
-      ...getUp(way.driveUnit ? DRIVE_UNIT : ONE_AXLE),
+      ...getUp(way.driveUnit ? DRIVE_UNIT : ONE_AXLE, beside.strip),
       ...beside.operations,
       ...(springs ? (bySide ? each(side).flat() : both) : []),
-      ...getDown((s) => ({
-        ...(work.ubolts && { [`ubolts.${s}`]: ['snug'] }),
-        ...(springs && { [`shackle.${s}`]: ['run on', 'loose'] }),
-        [`clamps.${s}`]: ['off'],
-        ...(work.narrow && { driveline: ['on'] }),
-      })),
+      ...beside.late,
+      ...getDown(
+        (s) => ({
+          ...(work.ubolts && { [`ubolts.${s}`]: ['snug'] }),
+          ...(springs && { [`shackle.${s}`]: ['run on', 'loose'] }),
+          [`clamps.${s}`]: ['off'],
+          ...(work.narrow && { driveline: ['on'] }),
+        }),
+        beside.strip,
+      ),
       ...(work.ubolts ? each((s) => uboltsFinal(s)) : []),
       ...(springs ? each((s) => pivotsFinal(s, work.out, way.bonded)) : []),
       ...beside.last,
-      ...handOver(done),
+      ...handOver(done, beside.strip),
     ],
     hazards: bySide ? [...HAZARDS, ONE_SIDE] : HAZARDS,
   };

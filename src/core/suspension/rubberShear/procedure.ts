@@ -6,7 +6,6 @@ import {
   getUp,
   handOver,
   ONE_AXLE,
-  WHOLE,
   type Strip,
   type Way,
 } from '../../procedure/common';
@@ -16,7 +15,7 @@ import { type Planned, type Procedure } from '../../procedure/procedure';
 import { type Side } from '../../vehicle/side';
 
 /** Wheels and shocks stay on where only the blocks are worked on. */
-const BLOCKS_ONLY: Strip = { wheels: false, shocks: false };
+const BLOCKS_ONLY: Strip = { wheels: false, shocks: false, lines: true };
 const WORDS = {
   ...ONE_AXLE,
   lift: 'Jack at the suspension’s hanger until the tyres hang clear by a hand; stands under the frame rail, both sides; let down onto them until the tyres are just clear of the floor',
@@ -108,8 +107,8 @@ export function shearProcedure(planned: readonly Planned[], way: Way): Procedure
   const has = (kind: string) => planned.some((p) => p.kind === kind);
   const work = { blocks: has('shearBlock'), row: has('blockHoles') };
   const any = work.blocks || work.row;
-  const beside = besidesSpring(planned);
-  const strip = any && beside.operations.length === 0 ? BLOCKS_ONLY : WHOLE;
+  const beside = besidesSpring(planned, any);
+  const strip = any && beside.operations.length === 0 ? BLOCKS_ONLY : beside.strip;
   const order =
     way.sides === 'one'
       ? each((s) => [...apart(s), ...together(s, work)]).flat()
@@ -131,6 +130,7 @@ export function shearProcedure(planned: readonly Planned[], way: Way): Procedure
       ...getUp(WORDS, strip),
       ...beside.operations,
       ...(any ? order : []),
+      ...beside.late,
       ...getDown((s) => (any ? { [`tool.${s}`]: ['away'], [`nose.${s}`]: ['snug'] } : {}), strip),
       ...(any
         ? each((side): Operation => ({

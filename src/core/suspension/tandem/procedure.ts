@@ -150,7 +150,7 @@ function together(side: Side, work: Work): Operation[] {
 /** The operations of two axles on a rocker or slippers, worked on as one. Common practice. */
 export function tandemProcedure(planned: readonly Planned[], way: Way): Procedure {
   const work = workOf(planned);
-  const beside = besidesSpring(planned);
+  const beside = besidesSpring(planned, any(work));
   const order =
     way.sides === 'one'
       ? each((s) => [...apart(s, work), ...together(s, work)]).flat()
@@ -178,11 +178,16 @@ export function tandemProcedure(planned: readonly Planned[], way: Way): Procedur
   return {
     start: { ...DRIVEN_IN, ...Object.fromEntries(start) },
     operations: [
-      ...getUp(WORDS),
+      ...getUp(WORDS, beside.strip),
       ...beside.operations,
       ...(any(work) ? order : []),
-      ...getDown((s) =>
-        any(work) ? { [`shackle.${s}`]: ['run on', 'loose'], ...(ubolts(work) && { [`ubolts.${s}`]: ['snug'] }) } : {},
+      ...beside.late,
+      ...getDown(
+        (s) =>
+          any(work)
+            ? { [`shackle.${s}`]: ['run on', 'loose'], ...(ubolts(work) && { [`ubolts.${s}`]: ['snug'] }) }
+            : {},
+        beside.strip,
       ),
       ...(any(work) ? finals : []),
       ...(work.hitch
@@ -194,7 +199,7 @@ export function tandemProcedure(planned: readonly Planned[], way: Way): Procedur
           ]
         : []),
       ...beside.last,
-      ...handOver(done),
+      ...handOver(done, beside.strip),
     ],
     hazards: way.sides === 'one' ? [...HAZARDS, ONE_SIDE] : HAZARDS,
   };

@@ -189,7 +189,7 @@ const TOE: Operation = {
 /** The operations of an axle on one spring across. Both halves are one spring: its ends come off one after the other. Common practice. */
 export function crossProcedure(planned: readonly Planned[], way: Way): Procedure {
   const work = workOf(planned);
-  const beside = besidesSpring(planned);
+  const beside = besidesSpring(planned, any(work));
   const middle = [...(work.spring ? swap() : []), ...(work.beam ? beamOver() : [])];
   const bySide = way.sides === 'one' && !ends(work);
   const order = bySide
@@ -211,13 +211,17 @@ export function crossProcedure(planned: readonly Planned[], way: Way): Procedure
   return {
     start: { ...DRIVEN_IN, ...start, clamp: 'tight', beam: 'in' },
     operations: [
-      ...getUp(WORDS),
+      ...getUp(WORDS, beside.strip),
       ...beside.operations,
       ...order,
-      ...getDown((s) => ({
-        ...(ends(work) && { [`eye.${s}`]: ['run on'] }),
-        ...(steering(work) && { [`tie.${s}`]: ['final'] }),
-      })),
+      ...beside.late,
+      ...getDown(
+        (s) => ({
+          ...(ends(work) && { [`eye.${s}`]: ['run on'] }),
+          ...(steering(work) && { [`tie.${s}`]: ['final'] }),
+        }),
+        beside.strip,
+      ),
       ...(ends(work)
         ? each((side): Operation => ({
             ...{
@@ -231,7 +235,7 @@ export function crossProcedure(planned: readonly Planned[], way: Way): Procedure
         : []),
       ...(any(work) ? [TOE] : []),
       ...beside.last,
-      ...handOver(done),
+      ...handOver(done, beside.strip),
     ],
     hazards: HAZARDS,
   };

@@ -19,7 +19,13 @@ export type OrderOfWork = Composed & { progress: Progress; done: ReadonlySet<str
 export function orderOfWork(view: AxleView): OrderOfWork | null {
   // What is broken is mended first, whatever was planned.
   const mended = assembledOf(view).input.changes.filter(({ kind }) => kind === 'mendLeaf');
-  const planned = [...view.plan.changes, ...mended];
+  const planned = [
+    // A helper that was there is left alone, or comes off.
+    ...view.plan.changes.flatMap((change) =>
+      change.kind !== 'helper' || !change.fitted ? [change] : change.fitted === 'off' ? [{ kind: 'helperOff' }] : [],
+    ),
+    ...mended,
+  ];
   const kind = besidesOf(view).bushes?.kind ?? null;
   const procedure =
     planned.length === 0

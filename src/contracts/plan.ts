@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { BENDS } from '@/core/fastener/uboltOrder';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
-import { HELPERS } from '@/core/mechanics/helper/curve';
+import { FITTED, HELPERS } from '@/core/mechanics/helper/curve';
 import { PIVOT_BUSHES } from '@/core/suspension/coil/input';
 import { SCHOOLS } from '@/core/selection/schools';
 import { SLACK_ITEMS } from '@/core/travel/survey';
@@ -170,6 +170,8 @@ export const changeSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('helper'),
     device: z.enum(HELPERS),
+    /** There before the work, and read with it; absent for a new one. */
+    fitted: z.enum(FITTED).exactOptional(),
     gap: length(-300, 300),
     gapTyped: typed,
     stroke: length(5, 500),

@@ -28,7 +28,9 @@ const ALIKE: Partial<Record<ChangeKind, string>> = {
 export function plannedPart(kind: KindId, change: ChangeRow): { what: string; wanted: number } | null {
   // Whose springs are changed all at once stands on two axles.
   const axles = takes(kind, 'springs') ? 2 : 1;
-  const wanted = 'height' in change && change.height === 0 ? 0 : axles * WANTED[change.kind];
+  const there =
+    ('height' in change && change.height === 0) || (change.kind === 'helper' && change.fitted !== undefined);
+  const wanted = there ? 0 : axles * WANTED[change.kind];
   return wanted === 0 ? null : { what: `${changeText(change)}${ALIKE[change.kind] ?? ''}`.slice(0, 120), wanted };
 }
 

@@ -69,7 +69,9 @@ export function changeText(change: ChangeRow): string {
     case 'dropAxle':
       return part ?? `drop axle ${mm(change.byTyped)}`;
     case 'helper':
-      return part ?? `${HELPER_NAMES[change.device]}, gap ${mm(change.gapTyped)}`;
+      return change.fitted
+        ? `${HELPER_NAMES[change.device]} that ${change.fitted === 'off' ? 'come off' : 'were there'}`
+        : (part ?? `${HELPER_NAMES[change.device]}, gap ${mm(change.gapTyped)}`);
     case 'axleWidth':
       return change.by === 0
         ? `pads ${mm(change.padsTyped)} apart`

@@ -43,8 +43,9 @@ export const planned = (change: ChangeOf<'longitudinalLeaf'>): PlannedChange => 
     case 'shackle':
       return { kind: change.kind, length: change.length, source: change.partId ? 'catalogue' : 'measured' };
     case 'helper': {
-      const { kind, device, gap, stroke, open, quarter, half, threeQuarters, whole, source } = change;
-      return { kind, device, gap, stroke, carries: [open, quarter, half, threeQuarters, whole], source };
+      const { kind, device, fitted, gap, stroke, open, quarter, half, threeQuarters, whole, source } = change;
+      const carries = [open, quarter, half, threeQuarters, whole];
+      return { kind, device, ...(fitted && { fitted }), gap, stroke, carries, source };
     }
     case 'wedge': {
       const { angle, height, thick } = change;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ORIGINS } from '@/core/estimate/estimate';
-import { HELPERS } from '@/core/mechanics/helper/curve';
+import { FITTED, HELPERS } from '@/core/mechanics/helper/curve';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { PIVOT_BUSHES, type CoilAxleInput, type CoilKind } from '@/core/suspension/coil/input';
 import { type TANDEM_KINDS, type TandemAxleInput } from '@/core/suspension/tandem/input';
@@ -56,6 +56,7 @@ const leafChange = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('helper'),
     device: z.enum(HELPERS),
+    fitted: z.enum(FITTED).exactOptional(),
     ...{ gap: estimate, stroke: z.number(), forces: z.array(z.number()), share: estimate },
   }),
 ]);

@@ -75,6 +75,19 @@ export function besidesSpring(
       operations.push(op);
       done[`helper.${op.side}`] = ['as planned'];
     }
+  if (has('helperOff'))
+    for (const op of each((side): Operation => ({
+      ...{
+        id: `helperOff.${side}`,
+        side,
+        act: 'Helper spring and its brackets off; an air helper is let empty first, its line closed',
+      },
+      ...{ needs: { axle: ['held'] }, gives: { [`helper.${side}`]: 'as planned' } },
+      caution: 'Air or rubber that is pressed together throws its bracket: nothing is undone before it is slack.',
+    }))) {
+      operations.push(op);
+      done[`helper.${op.side}`] = ['as planned'];
+    }
   if (has('wrapBar')) {
     operations.push({
       ...{

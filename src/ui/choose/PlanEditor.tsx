@@ -195,6 +195,17 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
                   value={line.device ?? null}
                   onPick={(device) => replace(line.key, { device })}
                 />
+                <Chips
+                  label="Before the work"
+                  shown
+                  options={[
+                    { id: 'new', name: 'none there, these are new' },
+                    { id: 'stays', name: 'there, they stay' },
+                    { id: 'off', name: 'there, they come off' },
+                  ]}
+                  value={line.fitted ?? 'new'}
+                  onPick={(is) => replace(line.key, { fitted: is === 'new' ? undefined : is })}
+                />
               </>
             ) : null}
             {CHANGES[line.kind].forms === 'coilEnds' ? (

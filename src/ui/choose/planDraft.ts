@@ -2,7 +2,7 @@ import { type ChangeKind, type ChangeRow } from '@/contracts/plan';
 import { type FieldRule } from '@/core/units/parse';
 import { countRule, lengthRule, massRule, TURNS_RULE } from '@/core/units/rules';
 import { type CoilEnds } from '@/core/mechanics/coil/coil';
-import { type HelperDevice } from '@/core/mechanics/helper/curve';
+import { type Fitted, type HelperDevice } from '@/core/mechanics/helper/curve';
 import { type PivotBushKind } from '@/core/suspension/coil/input';
 import { type SlackItem } from '@/core/travel/survey';
 import { type Bend } from '@/core/fastener/uboltOrder';
@@ -214,9 +214,9 @@ export const CHANGES: Record<
     fields: [
       {
         id: 'gap',
-        label: 'Gap left under it',
+        label: 'Gap under it today',
         rule: lengthRule(-300, 300),
-        hint: 'at today’s height, today’s load; minus where it is fitted pressed',
+        hint: 'at today’s height, today’s load; minus by what it is pressed',
       },
       { id: 'stroke', label: 'Its stroke', rule: lengthRule(5, 500, 90), hint: 'touching to as far as it may go' },
       { id: 'open', label: 'One carries, open', rule: massRule(0, 20_000), hint: '0 where it only touches' },
@@ -354,6 +354,8 @@ export interface DraftLine {
   bush?: PivotBushKind;
   /** Of helper springs. */
   device?: HelperDevice;
+  /** Of helper springs that were there before. */
+  fitted?: Fitted | undefined;
   /** Which line between frame and axle is longer. */
   item?: SlackItem;
 }
@@ -375,6 +377,7 @@ export function completeLine(line: DraftLine): ChangeRow | undefined {
   if (line.kind === 'helper') {
     if (!line.device) return undefined;
     entries.push(['device', line.device], ['source', line.source]);
+    if (line.fitted) entries.push(['fitted', line.fitted]);
   }
   if (line.kind === 'wedge') {
     if (!line.thick) return undefined;
@@ -420,7 +423,7 @@ export function lineOf(change: ChangeRow, index: number): DraftLine {
     ...(change.kind === 'coil' && { ends: change.ends }),
     ...((change.kind === 'coil' || isAged(change.kind)) && 'used' in change && { used: change.used }),
     ...(change.kind === 'pivotBush' && { bush: change.bush }),
-    ...(change.kind === 'helper' && { device: change.device }),
+    ...(change.kind === 'helper' && { device: change.device, ...(change.fitted && { fitted: change.fitted }) }),
     ...(change.kind === 'pack' && { pack: change }),
     ...(change.kind === 'line' && { item: change.item }),
     ...(change.kind === 'ubolts' && { bend: change.bend }),

@@ -30,7 +30,12 @@ export function useChoose<A extends Assembled>(
     [view, changesText],
   );
   const assembled = useMemo(() => assemble(planned, planned.plan.changes), [planned, assemble]);
-  const standing = useMemo(() => assemble(view, []).input as A['input'], [view, assemble]);
+  // Helper springs that were there carry part of today's load, whatever is chosen.
+  const there = JSON.stringify(plan.changes.filter((c) => c.kind === 'helper' && c.fitted !== undefined));
+  const standing = useMemo(
+    () => assemble(view, JSON.parse(there) as ChangeRow[]).input as A['input'],
+    [view, assemble, there],
+  );
   const parts = useQuery({
     queryKey: ['job-parts', view.id],
     queryFn: () => call<ShelfItem[]>(`/api/jobs/${view.id}/parts`, 'GET'),

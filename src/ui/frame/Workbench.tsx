@@ -69,7 +69,8 @@ export function Dock({ label, tabs, first, below = false, at = '', onOpen }: Doc
   const [picked, setPicked] = useState<string | null>(null);
   const [asked, setTall] = useState<boolean | null>(null);
   const [raisedAt, setRaisedAt] = useState<string | null>(null);
-  const raised = raisedAt === at;
+  // A place in the address that this screen has no tab for brings nothing up.
+  const raised = raisedAt === at && (picked === null || tabs.some((tab) => tab.id === picked));
   const now = useRef(at);
   useEffect(() => {
     now.current = at;
@@ -109,7 +110,10 @@ export function Dock({ label, tabs, first, below = false, at = '', onOpen }: Doc
         activeKey={id}
         animated={false}
         // Also the tab that was open last is brought up by a touch.
-        onTabClick={() => setRaisedAt(at)}
+        onTabClick={(id) => {
+          setPicked(id);
+          setRaisedAt(at);
+        }}
         onChange={(id) => {
           setPicked(id);
           setTall(null);

@@ -4,6 +4,10 @@ import { requireNumber } from '../../errors';
 export const HELPERS = ['rubber', 'air', 'clampOn', 'leaf'] as const;
 export type HelperDevice = (typeof HELPERS)[number];
 
+/** Of one that was there before the work: whether it stays or comes off. */
+export const FITTED = ['stays', 'off'] as const;
+export type Fitted = (typeof FITTED)[number];
+
 /** What a helper spring presses by how far it is pressed together, as its maker gives it or as it was read in a press. */
 export interface HelperCurve {
   /** From where it touches, or stands fully open, to where it may not be pressed any further, mm (1–1000). */

@@ -399,13 +399,14 @@ function plannedChange(change: PlannedChange, pack: PackInput | null, sheet: She
     case 'removeLeaf':
       return { kind: 'removeLeaf', leaf: change.leaf - 1 };
     case 'helper': {
-      const { device, gap, stroke, carries, source } = change;
+      const { device, fitted, gap, stroke, carries, source } = change;
       // Never falling: a maker's table that dips is read as level there.
       const forces = carries.map((_, k) => Math.max(...carries.slice(0, k + 1)) * GRAVITY);
       const share = source === 'measured' ? ASSUMED.helperRead : ASSUMED.helperCatalogue;
       return {
         kind: 'helper',
         device,
+        ...(fitted && { fitted }),
         gap: measured(gap, 2),
         stroke,
         forces,

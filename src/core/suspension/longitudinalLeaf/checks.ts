@@ -102,7 +102,7 @@ export const leafWork = (
   const asked = {
     otherLeaves: input.changes.some(changesPack),
     threadsRead: input.ubolt !== null,
-    helper: input.changes.findLast((c) => c.kind === 'helper')?.device ?? null,
+    helper: input.changes.flatMap((c) => (c.kind === 'helper' && c.fitted !== 'off' ? [c.device] : [])).at(-1) ?? null,
   };
   return {
     located: input.changes.some(

@@ -59,3 +59,30 @@ test('in the ledger it is a line of its own in the state where it works; checks 
   expect(row(helper(0, [0, 5, 10, 15, 20], 10))).toMatchObject({ state: 'does not fit' });
   expect(leafChecks({ otherLeaves: false, threadsRead: false, helper: 'air' }, null).at(-1)!.state).toBe('not checked');
 });
+
+test('a helper that was there carried its part of today’s load: the pack is told by the rest, and gets the whole when it comes off', () => {
+  const carries = [0, 60, 160, 340, 720];
+  const stays = model(input({ ...helper(-30, carries), fitted: 'stays' } as PlannedChange));
+  const off = model(input({ ...helper(-30, carries), fitted: 'off' } as PlannedChange));
+  const plain = input();
+  // By hand: 30 of 80 mm lie between a quarter and half of the stroke; what it carries there is read at the bench of the curve.
+  const carried = stays.model.state([], 0).helper!.force;
+  expect(carried / 9.80665).toBeGreaterThan(60);
+  expect(carried / 9.80665).toBeLessThan(160);
+  expect(stays.model.state([], 0).helper!.pressed).toBeCloseTo(30, 1);
+  // The same pack as one that was read with the rest of the load alone.
+  const load = plain.sides.left.spring!.load;
+  const rest = { ...plain.sides.left.spring!, load: { ...load, value: load.value - carried } };
+  const alone = model({ ...plain, sides: { ...plain.sides, left: { ...plain.sides.left, spring: rest } } }).model;
+  expect(stays.model.rise([], 0)).toBeCloseTo(alone.rise([], 0), 1);
+  expect(off.model.rise(off.drawn.changes, 0)).toBeCloseTo(alone.rise([], carried), 1);
+  expect(off.model.rise(off.drawn.changes, 0)).toBeLessThan(off.model.rise([], 0) - 1);
+  // Staying it changes nothing, in the ledger neither; a load more it shares as a new one would that was fitted so pressed.
+  const told = toldFirst(input({ ...helper(-30, carries), fitted: 'stays' } as PlannedChange));
+  expect(told.sides.left!.states[0]!.ledger.map((l) => l.kind)).not.toContain('helper');
+  expect(stays.model.rise(stays.drawn.changes, 0)).toBe(stays.model.rise([], 0));
+  expect(stays.model.rise([], 800)).toBeGreaterThan(alone.rise([], carried + 800) + 1);
+  expect(() =>
+    model(input({ ...helper(-80, [0, 2000, 4000, 8000, 20_000]), fitted: 'stays' } as PlannedChange)),
+  ).toThrow('whole load');
+});

@@ -1,5 +1,5 @@
 import { type Expects } from '../../vehicle/settling';
-import { type HelperDevice } from '../../mechanics/helper/curve';
+import { type Fitted, type HelperDevice } from '../../mechanics/helper/curve';
 import { type ShackleEye } from '../../mechanics/linkage/installed';
 import { type LoadState } from '../kind';
 import { type Side } from '../../vehicle/side';
@@ -121,6 +121,8 @@ export type Change =
   | {
       kind: 'helper';
       device: HelperDevice;
+      /** There before the work: its part of today's load is not the pack's. */
+      fitted?: Fitted;
       /** Left until it touches, in the height of the day; negative where it is fitted pressed. */
       gap: Estimate;
       stroke: number;

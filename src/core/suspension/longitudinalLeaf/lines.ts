@@ -33,6 +33,7 @@ export const LINE: Record<DrawnChange['kind'], { kind: LeafLine; label: string; 
   overAxle: { kind: 'overAxle', label: 'spring over the axle' },
   helper: { kind: 'helper', label: 'helper springs' },
 };
+const HELPER_OFF: (typeof LINE)[DrawnChange['kind']] = { kind: 'helper', label: 'helper springs off' };
 
 /**
  * Every change alone on the measured base, mm; with a move over the axle, on the moved spring. Leaf thickness in the stack is a line
@@ -55,7 +56,8 @@ export function leafLines(drawn: DrawnInput, model: Rising<DrawnChange>): Change
   };
   return drawn.changes.flatMap((change): ChangeLine<LeafLine>[] => {
     if (move.length > 0 && change.kind === 'block') return [];
-    const line = LINE[change.kind];
+    if (change.kind === 'helper' && change.fitted === 'stays') return [];
+    const line = change.kind === 'helper' && change.fitted === 'off' ? HELPER_OFF : LINE[change.kind];
     const thickness = thicknessRise(drawn, change, move);
     const { value, last } = alone(change);
     const how = last ? ', after the others' : change.kind === 'overAxle' && move.length > 1 ? ', with its block' : '';

@@ -1,4 +1,4 @@
-import { type HelperDevice } from '../../mechanics/helper/curve';
+import { type Fitted, type HelperDevice } from '../../mechanics/helper/curve';
 import { type RearEnd } from '../../mechanics/linkage/rearEnds';
 import { type AxleClass } from '../../sheet/axleClass';
 import { type Lookup, type SheetReading, type SheetState } from '../../sheet/reading';
@@ -45,7 +45,15 @@ export type PlannedChange =
   | { kind: 'shackle'; length: number; source?: PartSource }
   | { kind: 'overAxle'; height: number }
   /** `carries` in kg at even shares of the stroke. */
-  | { kind: 'helper'; device: HelperDevice; gap: number; stroke: number; carries: number[]; source?: PartSource };
+  | {
+      kind: 'helper';
+      device: HelperDevice;
+      fitted?: Fitted;
+      gap: number;
+      stroke: number;
+      carries: number[];
+      source?: PartSource;
+    };
 
 export interface PressPoint {
   force: number;

@@ -59,6 +59,9 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
   private readonly calibrated: Calibrated | undefined;
   private readonly linkage: ShackleLinkage | SlipperLinkage | undefined;
   private readonly baseLoad: number;
+  /** One that was there when it was read, and what it carried of the base load, N. */
+  private readonly fitted: Helper | undefined;
+  private readonly carried: number = 0;
   private readonly freeArch: number | undefined;
   private readonly builds = new Map<string, Build>();
 
@@ -78,6 +81,12 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
     this.baseLoad = spring?.load ?? 0;
     this.freeArch = spring?.freeArch;
     if (!input.pack || !spring) return;
+    this.fitted = input.changes.findLast((c): c is Helper => c.kind === 'helper' && c.fitted !== undefined);
+    if (this.fitted) {
+      this.carried = this.fitted.share * helperAt(this.fitted, -this.fitted.gap).force;
+      if (this.carried >= spring.load)
+        throw new CoreError('bad-input', 'helper', 'the helper there now would carry the whole load: the pack none');
+    }
     const main = input.pack.leaves[0];
     if (!main) throw new CoreError('bad-input', 'pack.leaves', 'a pack needs at least one leaf');
     const given: NestedPack = {
@@ -88,7 +97,14 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
       friction: Math.min(1, Math.max(0, input.pack.friction)),
     };
     const calibrate = (pack: NestedPack, like?: Calibrated) =>
-      calibrateNested(pack, spring.archTop + main.thickness / 2, spring.load, holdOf(input), fineness, like);
+      calibrateNested(
+        pack,
+        spring.archTop + main.thickness / 2,
+        spring.load - this.carried,
+        holdOf(input),
+        fineness,
+        like,
+      );
     const { overloadGap } = input.pack;
     this.calibrated =
       overloadGap === undefined
@@ -129,13 +145,20 @@ export class LeafSideModel implements SideModel<DrawnChange, LeafFigures> {
 
   /** The side with some of the changes made, under its base load plus `extraLoad` N. */
   state(changes: readonly DrawnChange[], extraLoad: number): SideState {
-    const helper = changes.findLast((c) => c.kind === 'helper');
+    const helper = this.helperIn(changes);
     return helper && this.calibrated ? this.helped(changes, helper, extraLoad) : this.packAlone(changes, extraLoad);
+  }
+
+  /** The helper there is with some of the changes made: a new one in the place of one that was there. */
+  private helperIn(changes: readonly DrawnChange[]): Helper | undefined {
+    const named = changes.filter((c): c is Helper => c.kind === 'helper');
+    const off = named.some((c) => c.fitted === 'off');
+    return named.findLast((c) => c.fitted === undefined) ?? (off ? undefined : this.fitted);
   }
 
   /** Pack and helper beside one another: as far as the frame comes down past where it touches, the helper takes load off the pack. */
   private helped(changes: readonly DrawnChange[], helper: Helper, extraLoad: number): SideState {
-    const touches = this.packAlone([], 0).rise - helper.gap;
+    const touches = this.packAlone([], -this.carried).rise - helper.gap;
     const at = (packLoad: number) => {
       const state = this.packAlone(changes, packLoad - this.baseLoad);
       const pressed = touches - state.rise;

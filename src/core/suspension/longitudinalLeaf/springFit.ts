@@ -143,6 +143,9 @@ export function taught(given: LeafAxleInput, side: Side): Taught {
   const { freeArchTop } = spring.more;
   if (freeArchTop && input.changes.some((c) => c.kind === 'pack' && c.byFreeArch))
     bare.sides[side].spring!.freeArch = freeArchTop;
+  // With a helper beside it other loads say what both of them do: the pack is told by arch and load of the day alone.
+  if (input.changes.some((c) => c.kind === 'helper' && c.fitted !== undefined))
+    return { input: bare, fit: null, unfit: null };
   let fit: SpringFit | null;
   try {
     fit = springFit(input, side);

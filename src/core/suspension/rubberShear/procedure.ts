@@ -1,14 +1,5 @@
 import { besidesSpring } from '../../procedure/besides';
-import {
-  DRIVEN_IN,
-  each,
-  getDown,
-  getUp,
-  handOver,
-  ONE_AXLE,
-  type Strip,
-  type Way,
-} from '../../procedure/common';
+import { DRIVEN_IN, each, getDown, getUp, handOver, ONE_AXLE, type Strip, type Way } from '../../procedure/common';
 import { HAZARDS, TOOL_LEFT } from '../../procedure/hazards';
 import { type Operation } from '../../procedure/operation';
 import { type Planned, type Procedure } from '../../procedure/procedure';

@@ -21,6 +21,18 @@ module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     only('core-stands-alone', 'src/core/', ['src/core/']),
+    {
+      name: 'pages-load-no-solver',
+      severity: 'error',
+      from: { path: '^src/(ui|contracts)/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^src/core/suspension/(solvers|[^/]+/kind)\\.ts$', dependencyTypesNot: ['type-only'] },
+    },
+    {
+      name: 'pages-load-no-schemas',
+      severity: 'error',
+      from: { path: '^src/ui/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^node_modules/zod/', dependencyTypesNot: ['type-only'] },
+    },
     core('thread'),
     core('units', 'thread/'),
     core('material'),

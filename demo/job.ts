@@ -30,6 +30,8 @@ export interface DemoAxle {
   second?: { once: Texts; left: Texts; right: Texts };
   leaves: DemoLeaf[];
   changes: ChangeRow[];
+  /** Other plans beside it. */
+  plans?: { name: string; changes: ChangeRow[] }[];
 }
 
 interface DemoPack {

@@ -16,7 +16,7 @@ import { hashSecret } from '@/server/door/secrets';
 import { DEMO_PASSWORD, DEMO_PERSON, DEMO_PIN, DEMO_SHOP, DEMO_WORD } from './ids';
 import { actOnAxles, createJob, editVehicle } from '@/server/ask';
 import { answerSafety, enterTorque, startBuild } from '@/server/build';
-import { editPlan } from '@/server/choose';
+import { actOnPlans, editPlan } from '@/server/choose';
 import { addFailure, addFinding, addSideFinding } from '@/server/inspect';
 import { loadJob } from '@/server/jobs';
 import { addReading, answerSurvey, beginDay, editPack, editSeen } from '@/server/measure';
@@ -131,6 +131,9 @@ async function loadAxle(tx: Tx, id: string, demo: DemoAxle, dayId: string, newId
     });
   for (const torque of demo.torques ?? []) await enterTorque(tx, id, { ...torque, id: newId() });
   if (demo.changes.length > 0) await editPlan(tx, id, { version: 1, changes: demo.changes });
+  const { plan } = await loadJob(tx, id);
+  for (const other of demo.plans ?? []) await actOnPlans(tx, id, { act: 'new', id: newId(), ...other });
+  if (demo.plans) await actOnPlans(tx, id, { act: 'use', id: plan.id });
 }
 
 async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {

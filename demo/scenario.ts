@@ -433,6 +433,19 @@ const stores: DemoJob = {
     },
   ],
   changes: [{ kind: 'shackle', length: 150, lengthTyped: '150' }],
+  plans: [
+    {
+      name: 'Helpers for the stores',
+      changes: [
+        {
+          ...{ kind: 'helper', device: 'rubber', gap: 25, gapTyped: '25', stroke: 85, strokeTyped: '85' },
+          ...{ open: 0, openTyped: '0 kg', quarter: 45, quarterTyped: '45 kg', half: 115, halfTyped: '115 kg' },
+          ...{ threeQuarters: 240, threeQuartersTyped: '240 kg', whole: 510, wholeTyped: '510 kg', source: 'measured' },
+        },
+        { kind: 'swayLinks' },
+      ],
+    },
+  ],
   also: [
     {
       take: {

@@ -5,7 +5,9 @@ import { type AxleView } from './job';
 
 /** What a step waits for before it is ticked. */
 export type Hold =
-  { kind: 'picture'; subject: string; text: string } | { kind: 'torque'; joint: JointId; text: string };
+  | { kind: 'picture'; subject: string; text: string }
+  | { kind: 'torque'; joint: JointId; text: string }
+  | { kind: 'two'; text: string };
 
 /** Joints that a step makes final, by its name without the side. */
 const FINAL: Readonly<Record<string, readonly JointId[]>> = {
@@ -36,7 +38,7 @@ export function finalJoints(view: AxleView, { id }: Pick<Operation, 'id'>): Join
 export const boltsAt = (joint: JointId, { side }: Pick<Operation, 'side'>): string[] =>
   boltsOf(joint).filter((bolt) => side === null || bolt.startsWith(side) || !/^(left|right)/.test(bolt));
 
-/** What a step still waits for: a picture of what it takes apart, the wrench's figure at every bolt it makes final. It can be gone on without, with a reason. */
+/** What a step still waits for: a second person, a picture of what it takes apart, the wrench's figure at every bolt it makes final. It can be gone on without, with a reason. */
 export function holdsOf(view: AxleView, operation: Operation): Hold[] {
   const subject = pictureOf(operation.id);
   const picture: Hold[] =
@@ -61,7 +63,8 @@ export function holdsOf(view: AxleView, operation: Operation): Hold[] {
       },
     ];
   });
-  return [...picture, ...torque];
+  const two: Hold[] = operation.two ? [{ kind: 'two', text: 'Not for one alone. Who is at the other end?' }] : [];
+  return [...two, ...picture, ...torque];
 }
 
 /** Joints that are loosened and not final, with what they are to get, N·mm: what stays loose. */

@@ -207,7 +207,7 @@ test('a helper spring of the shelf beside a pack: its curve filled in, at work o
   await page.getByRole('combobox', { name: 'Helper spring from the shelf' }).click();
   await page.getByTitle('Rubber helper 60', { exact: true }).click();
   await expect(page.getByLabel('Its stroke', { exact: true })).toHaveValue('64');
-  await typeInto(page, 'Gap left under it', '-10');
+  await typeInto(page, 'Gap under it today', '-10');
   await expect(page.locator('[data-part=helper]')).toBeVisible();
   await openTab(page, 'adds up');
   await expect(page.getByTestId('ledger').getByRole('row').filter({ hasText: 'helper springs' })).toBeVisible();
@@ -224,6 +224,14 @@ test('a helper spring of the shelf beside a pack: its curve filled in, at work o
   await expect(page.getByRole('main')).toContainText('Sway link’s nuts to their figure, weight on');
   const stored = await get(request, DEMO.planned);
   expect(stored.plan.changes.find(({ kind }) => kind === 'helper')).toMatchObject({ device: 'rubber', whole: 690 });
+  // There before the work: nothing is bought or fitted, it comes off.
+  await page.goto(`${DEMO.planned}/choose#plan`);
+  const again = page.waitForResponse((r) => r.url().endsWith('/plan') && r.ok());
+  await page.getByRole('button', { name: 'there, they come off' }).click();
+  await again;
+  await page.goto(`${DEMO.planned}/build#steps`);
+  await expect(page.getByRole('main')).toContainText('Helper spring and its brackets off');
+  await expect(page.getByRole('main')).not.toContainText('Helper spring onto its place');
 });
 
 test('an axle of another width: pads under hangers, room beside the tyre and shafts follow from one line of the plan', async ({

@@ -23,6 +23,8 @@ export interface Operation {
   mark?: string;
   /** A picture is asked for before it is ticked: what can go back two ways, or is seen no more. */
   picture?: boolean;
+  /** Not for one alone: who is at the other end is asked for before it is ticked. */
+  two?: true;
   /** What stays loose afterwards, and until when. */
   loose?: string;
 }

@@ -27,10 +27,13 @@ const figureOf = (entry: TorqueRow | undefined): string | null =>
   entry && entry.value !== null && entry.unit ? quantityText(entry.value, entry.unit) : null;
 
 /** What a step asks besides, smaller under it. */
-const notes = ({ mark, caution, loose }: Operation): Content[] =>
-  [mark ? `First: ${mark}` : '', caution ? `Mind: ${caution}` : '', loose ? `Stays loose: ${loose}` : ''].flatMap(
-    (text) => (text ? [{ text, fontSize: 9.5, color: '#444' }] : []),
-  );
+const notes = ({ mark, caution, loose, two }: Operation): Content[] =>
+  [
+    two ? 'Two people.' : '',
+    mark ? `First: ${mark}` : '',
+    caution ? `Mind: ${caution}` : '',
+    loose ? `Stays loose: ${loose}` : '',
+  ].flatMap((text) => (text ? [{ text, fontSize: 9.5, color: '#444' }] : []));
 
 /** One step a line with a box for each side, in the order of the work, and what must be read of it. */
 function buildCard(view: JobView): Content[] {

@@ -63,7 +63,11 @@ export function BuildStation({ first, people, person }: StationProps) {
       <Workbench className={running ? 'build running' : 'build'}>
         <Stage title={running ? 'Step' : 'Before you begin'} aside={null}>
           {running ? (
-            <RunStage outbox={outbox} order={order} plate={plate} picked={picked} onPick={setPicked} />
+            <RunStage
+              {...{ outbox, order, plate, picked }}
+              onPick={setPicked}
+              others={people.filter((p) => p.id !== person).map((p) => p.name)}
+            />
           ) : (
             <HeldDrawing view={view} facts={order?.progress.facts ?? {}} />
           )}

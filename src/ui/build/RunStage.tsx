@@ -2,6 +2,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { holdsOf, pictureOf } from '@/contracts/holds';
 import { type OrderOfWork } from '@/contracts/orderOfWork';
+import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { RoomBox } from '../drawing/RoomBox';
 import { PhotoStrip } from '../inspect/PhotoStrip';
@@ -28,10 +29,14 @@ interface Props {
   plate: Plate | null;
   picked: number | null;
   onPick: (nut: number | null) => void;
+  /** Who else may be at the other end. */
+  others: readonly string[];
 }
+/** Somebody who is not of the shop. */
+const OUTSIDER = 'somebody from outside';
 
 /** The step at hand, to be read from under the vehicle, with its drawing, what it waits for, and one large act. */
-export function RunStage({ outbox, order, plate, picked, onPick }: Props) {
+export function RunStage({ outbox, order, plate, picked, onPick, others }: Props) {
   const { job, say } = outbox;
   const { view } = job;
   const { next, hazards, facts } = order.progress;
@@ -41,7 +46,10 @@ export function RunStage({ outbox, order, plate, picked, onPick }: Props) {
   useEffect(() => {
     shownAt.current = performance.now();
   }, [next?.id]);
-  const holds = next ? holdsOf(view, next) : [];
+  const [mate, setMate] = useState<{ step: string; who: string } | null>(null);
+  const second = mate && mate.step === next?.id ? mate.who : null;
+  const asked = next ? holdsOf(view, next) : [];
+  const holds = asked.filter((hold) => hold.kind !== 'two' || second === null);
   const why = without && without.step === next?.id ? without.why : null;
   const tick = (note = '') => {
     if (!next || performance.now() - shownAt.current <= TWICE) return;
@@ -53,9 +61,10 @@ export function RunStage({ outbox, order, plate, picked, onPick }: Props) {
   };
   const press = () => {
     if (!next) return;
-    if (holds.length === 0) return tick();
+    const who = second === null ? '' : `with ${second}`;
+    if (holds.length === 0) return tick(who);
     if (why === null) setWithout({ step: next.id, why: '' });
-    else if (why.trim().length >= 3) tick(why.trim());
+    else if (why.trim().length >= 3) tick([why.trim(), who].filter(Boolean).join(', '));
   };
   const pressed = useRef(press);
   useEffect(() => {
@@ -131,18 +140,31 @@ export function RunStage({ outbox, order, plate, picked, onPick }: Props) {
           <HeldDrawing view={view} facts={facts} />
         )}
       </RoomBox>
-      {holds.length > 0 ? (
+      {next?.two ? (
+        <Chips
+          label={
+            holds.some((h) => h.kind === 'two') ? 'Not for one alone. Who is at the other end?' : 'At the other end'
+          }
+          shown
+          options={[...others, OUTSIDER].map((name) => ({ id: name, name }))}
+          value={second}
+          onPick={(who) => setMate({ step: next.id, who })}
+        />
+      ) : null}
+      {holds.some((h) => h.kind !== 'two') ? (
         <ul className="run-holds" aria-label="It waits for">
-          {holds.map((hold) => (
-            <li key={hold.kind === 'picture' ? hold.subject : hold.joint}>
-              <Marked kind="open">{hold.text}</Marked>{' '}
-              {hold.kind === 'picture' ? (
-                <PhotoStrip job={job} subject={hold.subject} caption={next ? spoken(next).slice(0, 180) : ''} />
-              ) : (
-                <a href="#torque">to the wrench</a>
-              )}
-            </li>
-          ))}
+          {holds
+            .flatMap((hold) => (hold.kind === 'two' ? [] : [hold]))
+            .map((hold) => (
+              <li key={hold.kind === 'picture' ? hold.subject : hold.joint}>
+                <Marked kind="open">{hold.text}</Marked>{' '}
+                {hold.kind === 'picture' ? (
+                  <PhotoStrip job={job} subject={hold.subject} caption={next ? spoken(next).slice(0, 180) : ''} />
+                ) : (
+                  <a href="#torque">to the wrench</a>
+                )}
+              </li>
+            ))}
         </ul>
       ) : next?.picture && view.photos.some((p) => p.subject === pictureOf(next.id)) ? (
         <PhotoStrip job={job} subject={pictureOf(next.id)} caption={spoken(next).slice(0, 180)} />

@@ -248,6 +248,7 @@ const axleOver = (): Operation[] => [
     },
     needs: { 'pack.left': ['on the bench'], 'pack.right': ['on the bench'], driveline: ['off'], axle: ['held'] },
     gives: { beam: 'out' },
+    two: true,
     caution: 'It is heavier on the side of its gears and rolls.',
   },
   {
@@ -264,6 +265,7 @@ const axleOver = (): Operation[] => [
     ...{ id: 'axleIn', side: null, act: 'Axle back under on its jack, pads under their hangers, held on stands' },
     needs: { beam: ['made'], axle: ['held'] },
     gives: { beam: 'in' },
+    two: true,
   },
 ];
 const axleBack = (): Operation => ({

@@ -126,6 +126,7 @@ const beamOver = (): Operation[] => [
     ...{ id: 'beamOut', side: null, act: 'Old beam down on its jack with a helper, out under the vehicle' },
     needs: { 'eye.left': ['out'], 'eye.right': ['out'], 'kingpin.left': ['out'], 'kingpin.right': ['out'] },
     gives: { beam: 'out' },
+    two: true,
   },
   {
     ...{
@@ -133,7 +134,7 @@ const beamOver = (): Operation[] => [
       side: null,
       act: 'New beam up under the spring, its front to the front, held on its jack and stands',
     },
-    ...{ needs: { beam: ['out'], axle: ['held'] }, gives: { beam: 'in' } },
+    ...{ needs: { beam: ['out'], axle: ['held'] }, gives: { beam: 'in' }, two: true },
   },
 ];
 

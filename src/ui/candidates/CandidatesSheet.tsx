@@ -102,7 +102,9 @@ export function CandidatesSheet({ job, plan, input, ubolts }: Props) {
   const found = search.result?.found ?? [];
   const picked = found.find((r) => r.candidate.id === pickedId) ?? null;
   const sideBySide = found.filter((r) => beside.includes(r.candidate.id));
-  const asPlan = picked ? planOf(picked.candidate, stock) : [];
+  // Helper springs that were there go with every plan: without them the pack would be told by a load it never carried.
+  const there = view.plan.changes.filter((change) => change.kind === 'helper' && change.fitted !== undefined);
+  const asPlan = picked ? [...there, ...planOf(picked.candidate, stock)] : [];
   const planned = picked !== null && JSON.stringify(asPlan) === JSON.stringify(view.plan.changes);
   // A candidate never takes the place of a plan in silence: it is a plan of its own, unless nothing was planned yet.
   const makePlan = (name: string) => {

@@ -1,6 +1,8 @@
 import { draw } from '../../estimate/tree';
 import { flatbedSheet } from '../../../../tests/reference/sheets';
 import { toldFirst } from '../../../../tests/reference/told';
+import { changesOf } from '../../selection/changesOf';
+import { type Candidate } from '../../selection/generate';
 import { assemble } from './assemble';
 import { leafChecks, leafStanding } from './checks';
 import { LeafSideModel } from './sideModel';
@@ -85,4 +87,12 @@ test('a helper that was there carried its part of today’s load: the pack is to
   expect(() =>
     model(input({ ...helper(-80, [0, 2000, 4000, 8000, 20_000]), fitted: 'stays' } as PlannedChange)),
   ).toThrow('whole load');
+});
+
+test('a way that the search makes up keeps the helper that was there; a plan that names it has it once', () => {
+  const there = input({ ...helper(-30, [0, 60, 160, 340, 720]), fitted: 'stays' } as PlannedChange);
+  const block = input({ kind: 'block', height: 20 }).changes;
+  const way = (changes: Candidate['changes']) => changesOf(there, { changes } as Candidate).map((c) => c.kind);
+  expect(way(block)).toEqual(['helper', 'block']);
+  expect(way([...there.changes, ...block])).toEqual(['helper', 'block']);
 });

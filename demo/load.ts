@@ -16,6 +16,7 @@ import { hashSecret } from '@/server/door/secrets';
 import { DEMO_PASSWORD, DEMO_PERSON, DEMO_PIN, DEMO_SHOP, DEMO_WORD } from './ids';
 import { actOnAxles, createJob, editVehicle } from '@/server/ask';
 import { answerSafety, enterTorque, startBuild } from '@/server/build';
+import { type InTx } from '@/server/http';
 import { actOnPlans, editPlan } from '@/server/choose';
 import { addFailure, addFinding, addSideFinding } from '@/server/inspect';
 import { loadJob } from '@/server/jobs';
@@ -167,7 +168,8 @@ async function loadOne(tx: Tx, demo: DemoJob, number: number): Promise<void> {
   );
   for (const item of ['frameHeld', 'axleHeld', 'wheelsChocked', 'springSlack', 'hoseSlack'])
     await answerSafety(tx, id, { id: newId(), item, answer: 'ok' });
-  await startBuild(tx, id, null);
+  const here: InTx = (work) => work(tx);
+  await startBuild({ look: here, inTx: here, asker: {} }, id, null);
   const [record] = await predictionRecord(tx, foretold.predictions[0]!.id);
   if (record?.inputs.kind !== 'longitudinalLeaf') throw new Error('the demo’s proven jobs are on leaf springs');
   const stateId = states.find((s) => s.wanted)!.id;

@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# npm run bench:shelf, bench:board, bench:load, bench:kills: a bench on a throw-away cluster. bench-db.sh NAME [ARGUMENTS] runs scripts/bench-NAME.ts.
+# npm run bench:shelf, bench:board, bench:load, bench:kills, bench:sweep: a bench on a throw-away cluster. bench-db.sh NAME [ARGUMENTS] runs scripts/bench-NAME.ts.
 set -uo pipefail
 cd "$(dirname "$0")/.."
 ROOT=$PWD; STEPS=2
@@ -8,7 +8,12 @@ STATE="$ROOT/.gravelwort-test"; mkdir -p "$STATE"
 trap - ERR
 unset DATABASE_URL APP_DATABASE_URL OWNER_DATABASE_URL
 HOME_DIR=$(cluster_home "$STATE/db-$$" "$(printf %s "$ROOT" | sha256sum | cut -c1-12)-bench-$$") || exit 1
-trap 'cluster_down "$HOME_DIR"; rm -rf "${HOME_DIR:?}"' EXIT
+trap 'cluster_down "$HOME_DIR"; mountpoint -q "$HOME_DIR" && umount "$HOME_DIR"; rm -rf "${HOME_DIR:?}"' EXIT
+# A disk of the database's own, small enough to be filled; where the system allows it.
+if [ "$1" = kills ] && [ "$(id -u)" = 0 ] && mount -t tmpfs -o size=400m tmpfs "$HOME_DIR" 2>/dev/null; then
+  chmod 755 "$HOME_DIR"
+  export GRAVELWORT_SMALL_DISK=yes PG_EXTRA="-c max_wal_size=64MB -c min_wal_size=32MB"
+fi
 step "Throw-away database"
 ensure_postgres
 cluster_up "$HOME_DIR"
@@ -16,7 +21,7 @@ export OWNER_DATABASE_URL="$OWNER_URL" APP_DATABASE_URL="$APP_URL" GRAVELWORT_CL
 node_modules/.bin/tsx scripts/migrate.ts >/dev/null || exit 1
 step "Measuring"
 NAME=$1; shift
-case $NAME in load|kills)
+case $NAME in load|kills|sweep)
   export GRAVELWORT_DIST=.next-test GRAVELWORT_WORKER="$ROOT/.next-test/predict-worker.cjs"
   ensure_secret; ensure_build .next-test; node_modules/.bin/tsx demo/load.ts >/dev/null || exit 1 ;;
 esac

@@ -1,8 +1,10 @@
 // A server of a bench's own, on the cluster that bench-db.sh made, with the demo and sessions of as many people as asked for.
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { readFileSync } from 'node:fs';
+import { chmodSync, closeSync, mkdtempSync, openSync, readFileSync, rmSync, writeFileSync, writeSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { Client } from 'pg';
 import { DEMO_PERSON, DEMO_SHOP } from '../demo/ids';
 
@@ -34,24 +36,32 @@ const shell = (commands: string) =>
 
 export class BenchServer {
   private child: ChildProcess | undefined;
-  private constructor(readonly port: number) {}
+  private constructor(
+    readonly port: number,
+    readonly settings: Record<string, string>,
+  ) {}
 
   get url(): string {
     return `http://127.0.0.1:${this.port}`;
   }
 
-  static async open(): Promise<BenchServer> {
+  static async open(settings: Record<string, string> = {}): Promise<BenchServer> {
     const socket = createServer().listen(0, '127.0.0.1');
     await once(socket, 'listening');
     const { port } = socket.address() as AddressInfo;
     socket.close();
-    const server = new BenchServer(port);
+    const server = new BenchServer(port, settings);
     await server.start();
     return server;
   }
 
   async start(): Promise<void> {
-    const env = { ...process.env, NODE_ENV: 'production' as const, GRAVELWORT_PORT: String(this.port) };
+    const env = {
+      ...process.env,
+      NODE_ENV: 'production' as const,
+      GRAVELWORT_PORT: String(this.port),
+      ...this.settings,
+    };
     const child = spawn(process.execPath, ['scripts/serve.mjs', 'start'], { env, stdio: ['ignore', 'pipe', 'ignore'] });
     this.child = child;
     await new Promise<void>((resolve, reject) => {
@@ -68,9 +78,51 @@ export class BenchServer {
   }
 }
 
+/** Where the database lies on a small disk of its own. */
+export const smallDisk = process.env.GRAVELWORT_SMALL_DISK === 'yes';
+
+/** Fills the database's disk to the last byte for a while; whether PostgreSQL outlives it or not, it is up again afterwards. */
+export async function fillDisk(ms: number): Promise<void> {
+  const filler = `${cluster}/filler`;
+  const file = openSync(filler, 'w');
+  for (let size = 1 << 20; size >= 512;)
+    try {
+      writeSync(file, Buffer.alloc(size));
+    } catch {
+      size /= 2;
+    }
+  await new Promise((resolve) => setTimeout(resolve, ms));
+  closeSync(file);
+  rmSync(filler);
+  bringUp();
+}
+
+/** A worker that ends its thread when a question is solved and before the answer is out, each time the file `kill` is there. */
+export function dyingWorker(): { worker: string; kill: string } {
+  const folder = mkdtempSync(join(tmpdir(), 'gravelwort-bench-'));
+  const [worker, kill] = [join(folder, 'worker.cjs'), join(folder, 'kill')];
+  writeFileSync(
+    worker,
+    `const { existsSync, unlinkSync } = require('node:fs');
+     const { default: solve } = require(${JSON.stringify(need('GRAVELWORT_WORKER'))});
+     module.exports = async (question) => {
+       const said = await solve(question);
+       if (!existsSync(${JSON.stringify(kill)})) return said;
+       unlinkSync(${JSON.stringify(kill)});
+       process.exit(1);
+     };`,
+  );
+  chmodSync(folder, 0o777);
+  return { worker, kill };
+}
+
 /** Kills PostgreSQL and brings the cluster up again as a start does. */
 export function killDatabase(): void {
   process.kill(Number(readFileSync(`${cluster}/data/postmaster.pid`, 'utf8').split('\n')[0]), 'SIGKILL');
+  bringUp();
+}
+
+function bringUp(): void {
   const { status, stderr } = shell(`sleep 0.2; cluster_up ${cluster} >/dev/null`);
   if (status !== 0) throw new Error(`the cluster did not come up: ${stderr.toString()}`);
 }

@@ -132,3 +132,7 @@ export const auditSchema = z.object({
   address: z.string().nullable(),
 });
 export type Audit = z.infer<typeof auditSchema>;
+
+/** A clock that stands before what was saved last. */
+export const clockBehindSchema = z.object({ last: when, now: when });
+export type ClockBehind = z.infer<typeof clockBehindSchema>;

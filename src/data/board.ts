@@ -33,7 +33,7 @@ const rowsOf = (tx: Tx, picked: string, given: number | string) =>
        SELECT x.* FROM picked k JOIN job_axle x ON x.job_id = k.id WHERE NOT x.dropped
      ), last AS (
        SELECT DISTINCT ON (p.job_axle_id) p.id, p.job_axle_id FROM axles x JOIN prediction p ON p.job_axle_id = x.id
-        ORDER BY p.job_axle_id, p.made_at DESC
+        ORDER BY p.job_axle_id, p.nth DESC
      ), foretold AS (
        SELECT l.job_axle_id,
               avg(t.value_mm - coalesce(m.value_mm, 0) - coalesce(w.value_mm, 0)) AS change,
@@ -61,11 +61,11 @@ const rowsOf = (tx: Tx, picked: string, given: number | string) =>
             (SELECT count(*)::int FROM outcome o JOIN prediction p ON p.id = o.prediction_id
               WHERE p.job_axle_id = x.id AND NOT o.inside) AS outside,
             (SELECT row_to_json(n) FROM (SELECT ${DUE} FROM due_check d LEFT JOIN LATERAL (
-                SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) l ON true
+                SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.nth DESC LIMIT 1) l ON true
                WHERE d.job_id = j.id AND d.open ORDER BY d.due_on, d.what LIMIT 1) n) AS "nextDue",
             (SELECT row_to_json(n) FROM (SELECT ${DUE} FROM due_check d JOIN LATERAL (
-                SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) l ON true
-               WHERE d.job_id = j.id AND l.done ORDER BY l.at DESC LIMIT 1) n) AS "lastDone",
+                SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.nth DESC LIMIT 1) l ON true
+               WHERE d.job_id = j.id AND l.done ORDER BY l.nth DESC LIMIT 1) n) AS "lastDone",
             (SELECT o.km FROM odometer o WHERE o.shop_id = v.shop_id AND o.vehicle_id = v.id ORDER BY o.read_at DESC LIMIT 1) AS odometer,
             (SELECT count(*)::int FROM needed_part w WHERE w.shop_id = x.shop_id AND w.job_axle_id = x.id
                AND w.state IN ('toOrder', 'ordered')) AS waits,

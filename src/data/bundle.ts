@@ -106,7 +106,7 @@ const columnsOf = (tx: Tx) =>
   tx.rows(
     columnSchema,
     `SELECT c.table_name AS "table", c.column_name AS name, c.data_type AS type, c.is_nullable = 'YES' AS nullable,
-            c.column_default IS NOT NULL AS "hasDefault", c.is_generated <> 'NEVER' AS generated,
+            c.column_default IS NOT NULL AS "hasDefault", c.is_generated <> 'NEVER' OR c.is_identity = 'YES' AS generated,
             (SELECT k.confrelid::regclass::text FROM pg_constraint k JOIN pg_attribute a
                 ON a.attrelid = k.conrelid AND a.attname = c.column_name AND a.attnum = ANY(k.conkey)
               WHERE k.contype = 'f' AND k.conrelid = c.table_name::regclass AND c.column_name <> 'shop_id'
@@ -178,9 +178,20 @@ export async function bundleShape(tx: Tx): Promise<BundleShape> {
   return { schema, people };
 }
 
-/** Every row of a job, with ids of people as they are in this shop; times as UTC. */
-export async function bundleRows(tx: Tx, jobId: string): Promise<Record<string, Row[]>> {
-  const columns = (await columnsOf(tx)).filter(leaves);
+/** The number that says which word was said last; the order of a bundle's rows says it for another shop. */
+const NTH = 'nth';
+
+/**
+ * Every row of a job, with ids of people as they are in this shop; times as UTC. Where the last word counts, rows stand in the order in which
+ * they were said: @returns the tables that are `inOrder`
+ */
+export async function bundleRows(
+  tx: Tx,
+  jobId: string,
+): Promise<{ rows: Record<string, Row[]>; inOrder: ReadonlySet<string> }> {
+  const all = await columnsOf(tx);
+  const columns = all.filter(leaves);
+  const inOrder = new Set(all.filter(({ name }) => name === NTH).map(({ table }) => table));
   await tx.run("SET LOCAL timezone = 'UTC'");
   const rows: Record<string, Row[]> = {};
   for (const [table, { of }] of Object.entries(TABLES)) {
@@ -189,12 +200,12 @@ export async function bundleRows(tx: Tx, jobId: string): Promise<Record<string, 
     rows[table] = (
       await tx.rows(
         z.object({ row: z.record(z.string(), z.unknown()) }),
-        `SELECT to_jsonb(r) AS row FROM (SELECT ${names.map((n) => `"${n}"`).join(', ')} FROM ${table} WHERE ${of}) r`,
+        `SELECT to_jsonb(r) AS row FROM (SELECT ${names.map((n) => `"${n}"`).join(', ')} FROM ${table} WHERE ${of}${inOrder.has(table) ? ` ORDER BY ${NTH}` : ''}) r`,
         [jobId],
       )
     ).map(({ row }) => row);
   }
-  return rows;
+  return { rows, inOrder };
 }
 
 const somebodySchema = z.object({ id: z.string(), name: z.string(), shop: z.string() });

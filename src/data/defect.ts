@@ -41,7 +41,7 @@ export const jobClosing = (tx: Tx, id: string) =>
     closingSchema,
     `SELECT c.closed, c.left_open AS "leftOpen", c.note, c.at, p.name AS person
        FROM job_close c JOIN person p ON p.shop_id = c.shop_id AND p.id = c.person_id
-      WHERE c.job_id = ${JOB_OF} ORDER BY c.at DESC LIMIT 1`,
+      WHERE c.job_id = ${JOB_OF} ORDER BY c.nth DESC LIMIT 1`,
     [id],
   );
 
@@ -59,6 +59,6 @@ export async function insertClosing(tx: Tx, jobId: string, c: NewClosing, leftOp
 export const markClosed = (tx: Tx, jobId: string) =>
   tx.run(
     `UPDATE job j SET closed_at = (SELECT CASE WHEN c.closed THEN c.at END FROM job_close c
-        WHERE c.shop_id = j.shop_id AND c.job_id = j.id ORDER BY c.at DESC LIMIT 1) WHERE j.id = $1`,
+        WHERE c.shop_id = j.shop_id AND c.job_id = j.id ORDER BY c.nth DESC LIMIT 1) WHERE j.id = $1`,
     [jobId],
   );

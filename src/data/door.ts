@@ -1,5 +1,13 @@
 // Sessions, secrets, tablets, links, failed tries and what was done: everything that the doors ask.
-import { calendarLinkSchema, auditSchema, linkSchema, staffSchema, tabletSchema } from '@/contracts/door';
+import {
+  auditSchema,
+  calendarLinkSchema,
+  clockBehindSchema,
+  linkSchema,
+  staffSchema,
+  tabletSchema,
+  type ClockBehind,
+} from '@/contracts/door';
 import { ROLES, type Role } from '@/contracts/roles';
 import { z } from 'zod';
 import { type Tx } from './client';
@@ -286,7 +294,17 @@ export const auditTrail = (tx: Tx, before: string | null, most: number) =>
        FROM audit a LEFT JOIN person p ON p.shop_id = a.shop_id AND p.id = a.person_id
        LEFT JOIN tablet t ON t.shop_id = a.shop_id AND t.id = a.tablet_id
        CROSS JOIN LATERAL (SELECT CASE WHEN a.about ~ '^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$' THEN a.about::uuid END AS id) n
-      WHERE $1::uuid IS NULL OR (a.at, a.id) < (SELECT b.at, b.id FROM audit b WHERE b.shop_id = a.shop_id AND b.id = $1)
-      ORDER BY a.at DESC, a.id DESC LIMIT $2`,
+      WHERE $1::uuid IS NULL OR a.nth < (SELECT b.nth FROM audit b WHERE b.shop_id = a.shop_id AND b.id = $1)
+      ORDER BY a.nth DESC LIMIT $2`,
     [before, most],
   );
+
+/** The time of what was written down last and what the clock says, where it has not got there yet: it was put back, or forward before. */
+export async function clockBehind(tx: Tx): Promise<ClockBehind | null> {
+  const [found] = await tx.rows(
+    clockBehindSchema,
+    `SELECT l.at AS last, clock_timestamp() AS now FROM (SELECT a.at FROM audit a ORDER BY a.nth DESC LIMIT 1) l
+      WHERE l.at > clock_timestamp() + interval '2 minutes'`,
+  );
+  return found ?? null;
+}

@@ -17,7 +17,7 @@ export const jobDue = (tx: Tx, id: string) =>
   tx.rows(
     dueSchema,
     `SELECT ${DUE} FROM due_check d LEFT JOIN LATERAL (
-        SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) l ON true
+        SELECT t.* FROM due_done t WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.nth DESC LIMIT 1) l ON true
       WHERE d.job_id = ${JOB_OF} ORDER BY d.due_on, d.what`,
     [id],
   );
@@ -62,7 +62,7 @@ export const insertTick = (tx: Tx, checkId: string, tick: Tick) =>
 export const markTicked = (tx: Tx, checkId: string) =>
   tx.run(
     `UPDATE due_check d SET open = NOT (SELECT t.done FROM due_done t
-        WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.at DESC LIMIT 1) WHERE d.id = $1`,
+        WHERE t.shop_id = d.shop_id AND t.check_id = d.id ORDER BY t.nth DESC LIMIT 1) WHERE d.id = $1`,
     [checkId],
   );
 

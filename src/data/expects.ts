@@ -9,11 +9,11 @@ const FROM = 'FROM shop_expects e JOIN person p ON p.shop_id = e.shop_id AND p.i
 
 /** The last word on each quantity. */
 export const shopExpects = (tx: Tx) =>
-  tx.rows(shopExpectsSchema, `SELECT DISTINCT ON (e.quantity) ${EXPECTS} ${FROM} ORDER BY e.quantity, e.set_at DESC`);
+  tx.rows(shopExpectsSchema, `SELECT DISTINCT ON (e.quantity) ${EXPECTS} ${FROM} ORDER BY e.quantity, e.nth DESC`);
 
 /** Every word, the last first. */
 export const allExpects = (tx: Tx) =>
-  tx.rows(shopExpectsSchema, `SELECT ${EXPECTS} ${FROM} ORDER BY e.set_at DESC LIMIT 500`);
+  tx.rows(shopExpectsSchema, `SELECT ${EXPECTS} ${FROM} ORDER BY e.nth DESC LIMIT 500`);
 
 export const insertExpects = (
   tx: Tx,

@@ -18,7 +18,7 @@ export const jobFindings = (tx: Tx, jobAxleId: string) =>
             coalesce((SELECT json_agg(json_build_object('measure', v.measure, 'value', v.value, 'typed', v.typed))
                         FROM finding_value v WHERE v.shop_id = f.shop_id AND v.finding_id = f.id), '[]') AS values
        FROM finding f JOIN person p ON p.shop_id = f.shop_id AND p.id = f.person_id
-      WHERE f.job_axle_id = $1 ORDER BY f.rule, f.side, f.found_at DESC`,
+      WHERE f.job_axle_id = $1 ORDER BY f.rule, f.side, f.nth DESC`,
     [jobAxleId],
   );
 
@@ -129,14 +129,16 @@ export const jobKit = (tx: Tx, jobAxleId: string) =>
     [jobAxleId],
   );
 
-/** Adds an item, or sets the state of one that is there. */
-export const putKitItem = (tx: Tx, jobId: string, k: NewKitItem) =>
-  tx.run(
+/** Adds an item, or sets the state of one that is there. @throws ProblemError `taken` where its id is another thing's */
+export async function putKitItem(tx: Tx, jobId: string, k: NewKitItem): Promise<void> {
+  await tx.run(
     `INSERT INTO kit_item (shop_id, id, job_id, what, wanted, state, person_id) VALUES ($1, $2, $3, $4, $5, $6, $7)
      ON CONFLICT (shop_id, id) DO UPDATE SET state = excluded.state, person_id = excluded.person_id, updated_at = clock_timestamp()
        WHERE kit_item.job_id = excluded.job_id`,
     [tx.shop, k.id, jobId, k.what, k.wanted, k.state, tx.person],
   );
+  await sameAsStored(tx, 'kit_item', { id: k.id, job_id: jobId, what: k.what, wanted: k.wanted });
+}
 
 export const vehicleFeatures = (tx: Tx, vehicleId: string) =>
   tx.rows(
@@ -163,7 +165,7 @@ export const jobPressRuns = (tx: Tx, jobAxleId: string) =>
             coalesce((SELECT json_agg(json_build_object('force', t.force_n, 'archTop', t.arch_top_mm, 'branch', t.branch) ORDER BY t.ordinal)
                         FROM press_point t WHERE t.shop_id = r.shop_id AND t.run_id = r.id), '[]') AS points
        FROM press_run r JOIN person p ON p.shop_id = r.shop_id AND p.id = r.person_id
-      WHERE r.job_axle_id = $1 ORDER BY r.side, r.taken_at DESC`,
+      WHERE r.job_axle_id = $1 ORDER BY r.side, r.nth DESC`,
     [jobAxleId],
   );
 
@@ -190,7 +192,7 @@ export const shopLimits = (tx: Tx) =>
     `SELECT DISTINCT ON (l.rule, l.verdict, l.measure) l.id, l.rule, l.verdict, l.measure, l.value, l.typed, l.reason,
             l.set_at AS "setAt", p.name AS person
        FROM shop_limit l JOIN person p ON p.shop_id = l.shop_id AND p.id = l.person_id
-      ORDER BY l.rule, l.verdict, l.measure, l.set_at DESC`,
+      ORDER BY l.rule, l.verdict, l.measure, l.nth DESC`,
   );
 
 export const insertShopLimit = (tx: Tx, l: NewShopLimit) =>

@@ -79,7 +79,7 @@ export const jobSafety = (tx: Tx, id: string) =>
     safetySchema,
     `SELECT DISTINCT ON (s.item) s.item, s.answer, s.answered_at AS "answeredAt", p.name AS person
        FROM safety_answer s JOIN person p ON p.shop_id = s.shop_id AND p.id = s.person_id
-      WHERE s.job_axle_id = $1 ORDER BY s.item, s.answered_at DESC`,
+      WHERE s.job_axle_id = $1 ORDER BY s.item, s.nth DESC`,
     [id],
   );
 
@@ -89,7 +89,7 @@ export const jobSurvey = (tx: Tx, id: string) =>
     `SELECT DISTINCT ON (s.item) s.item, s.answer, s.slack_mm AS slack, s.slack_typed AS "slackTyped", s.note,
             s.answered_at AS "answeredAt", p.name AS person
        FROM survey_answer s JOIN person p ON p.shop_id = s.shop_id AND p.id = s.person_id
-      WHERE s.job_axle_id = $1 ORDER BY s.item, s.answered_at DESC`,
+      WHERE s.job_axle_id = $1 ORDER BY s.item, s.nth DESC`,
     [id],
   );
 

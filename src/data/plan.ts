@@ -123,7 +123,7 @@ export const jobPredictions = (tx: Tx, jobAxleId: string) =>
                               ORDER BY l.ordinal) AS lines
                        FROM ledger_line l WHERE l.prediction_id = f.id GROUP BY l.side, l.load_state_id) g), '[]') AS ledgers
        FROM prediction f JOIN person p ON p.shop_id = f.shop_id AND p.id = f.person_id
-      WHERE f.job_axle_id = $1 ORDER BY f.made_at DESC, f.id`,
+      WHERE f.job_axle_id = $1 ORDER BY f.nth DESC`,
     [jobAxleId],
   );
 
@@ -228,7 +228,7 @@ export const jobSchools = (tx: Tx, jobAxleId: string) =>
     `SELECT DISTINCT ON (c.question, c.job_id) c.question, c.school, c.reason, c.job_id IS NULL AS "ofShop", p.name AS person,
             c.chosen_at AS "chosenAt"
        FROM school_choice c JOIN person p ON p.shop_id = c.shop_id AND p.id = c.person_id
-      WHERE c.job_id = ${JOB_OF} OR c.job_id IS NULL ORDER BY c.question, c.job_id, c.chosen_at DESC`,
+      WHERE c.job_id = ${JOB_OF} OR c.job_id IS NULL ORDER BY c.question, c.job_id, c.nth DESC`,
     [jobAxleId],
   );
 

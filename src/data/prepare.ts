@@ -49,7 +49,7 @@ export const jobArrivals = (tx: Tx, id: string) =>
   tx.rows(
     arrivalSchema,
     `SELECT DISTINCT ON (a.need, a.piece, a.size) a.id, a.need, a.piece, a.size, a.typed, a.value, a.read_at AS "readAt", ${BY('a')}
-       FROM arrival_reading a WHERE a.job_axle_id = $1 ORDER BY a.need, a.piece, a.size, a.read_at DESC`,
+       FROM arrival_reading a WHERE a.job_axle_id = $1 ORDER BY a.need, a.piece, a.size, a.nth DESC`,
     [id],
   );
 
@@ -81,7 +81,7 @@ export const updateWait = (tx: Tx, jobAxleId: string, w: WaitEdit) =>
 export const jobBay = (tx: Tx, id: string) =>
   tx.rows(
     baySchema,
-    `SELECT to_char(b.bay_on, 'YYYY-MM-DD') AS "bayOn", b.rusty, b.soak_days AS "soakDays", b.stand_id AS "standId" FROM job_bay b WHERE b.job_axle_id = $1 ORDER BY b.set_at DESC LIMIT 1`,
+    `SELECT to_char(b.bay_on, 'YYYY-MM-DD') AS "bayOn", b.rusty, b.soak_days AS "soakDays", b.stand_id AS "standId" FROM job_bay b WHERE b.job_axle_id = $1 ORDER BY b.nth DESC LIMIT 1`,
     [id],
   );
 

@@ -19,7 +19,7 @@ export const jobFunctionChecks = (tx: Tx, id: string) =>
     functionCheckSchema,
     `SELECT DISTINCT ON (c.item) c.item, c.answer, c.note, c.said_at AS "saidAt", p.name AS person
        FROM function_check c JOIN person p ON p.shop_id = c.shop_id AND p.id = c.person_id
-      WHERE c.job_axle_id = $1 ORDER BY c.item, c.said_at DESC`,
+      WHERE c.job_axle_id = $1 ORDER BY c.item, c.nth DESC`,
     [id],
   );
 
@@ -33,7 +33,7 @@ export const jobRoadTests = (tx: Tx, id: string) =>
     `SELECT DISTINCT ON (r.phase) r.phase, r.route, r.load_state_id AS "stateId", r.noise, r.ride, r.shake, r.note,
             r.driven_at AS "drivenAt", p.name AS person
        FROM road_test r JOIN person p ON p.shop_id = r.shop_id AND p.id = r.person_id
-      WHERE r.job_axle_id = $1 ORDER BY r.phase DESC, r.driven_at DESC`,
+      WHERE r.job_axle_id = $1 ORDER BY r.phase DESC, r.nth DESC`,
     [id],
   );
 
@@ -62,7 +62,7 @@ export const jobHandOver = (tx: Tx, id: string) =>
     handOverSchema,
     `SELECT h.taken_by AS "takenBy", h.told, h.handed_at AS "handedAt", p.name AS person
        FROM hand_over h JOIN person p ON p.shop_id = h.shop_id AND p.id = h.person_id
-      WHERE h.job_id = ${JOB_OF} ORDER BY h.handed_at DESC LIMIT 1`,
+      WHERE h.job_id = ${JOB_OF} ORDER BY h.nth DESC LIMIT 1`,
     [id],
   );
 

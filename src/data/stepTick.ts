@@ -13,7 +13,7 @@ export const jobTicks = (tx: Tx, id: string) =>
             EXISTS (SELECT FROM step_tick o WHERE o.shop_id = t.shop_id AND o.job_axle_id = t.job_axle_id AND o.step = t.step
                       AND o.done <> t.done AND o.ticked_at < t.ticked_at AND o.ticked_at > t.made_at) AS disputed
        FROM step_tick t JOIN person p ON p.shop_id = t.shop_id AND p.id = t.person_id
-      WHERE t.job_axle_id = $1 ORDER BY t.step, t.ticked_at DESC`,
+      WHERE t.job_axle_id = $1 ORDER BY t.step, t.nth DESC`,
     [id],
   );
 
@@ -49,7 +49,7 @@ export const jobLegThreads = (tx: Tx, id: string) =>
     legThreadSchema,
     `SELECT DISTINCT ON (l.leg) l.leg, l.typed, l.value, l.read_at AS "readAt", p.name AS person
        FROM leg_thread l JOIN person p ON p.shop_id = l.shop_id AND p.id = l.person_id
-      WHERE l.job_axle_id = $1 ORDER BY l.leg, l.read_at DESC`,
+      WHERE l.job_axle_id = $1 ORDER BY l.leg, l.nth DESC`,
     [id],
   );
 

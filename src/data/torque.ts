@@ -9,7 +9,7 @@ export const jobTorques = (tx: Tx, id: string) =>
     `SELECT DISTINCT ON (t.joint) t.joint, t.typed, t.value_nmm AS value, t.unit, t.source, t.lubrication, t.stage,
             t.entered_at AS "enteredAt", p.name AS person
        FROM torque_entry t JOIN person p ON p.shop_id = t.shop_id AND p.id = t.person_id
-      WHERE t.job_axle_id = $1 ORDER BY t.joint, t.entered_at DESC`,
+      WHERE t.job_axle_id = $1 ORDER BY t.joint, t.nth DESC`,
     [id],
   );
 
@@ -26,7 +26,7 @@ export const jobTorqueReadings = (tx: Tx, id: string) =>
     `SELECT DISTINCT ON (r.joint, r.bolt) r.id, r.joint, r.bolt, r.typed, r.value_nmm AS value, r.unit, r.state, r.instrument,
             r.read_at AS "readAt", p.name AS person
        FROM torque_reading r JOIN person p ON p.shop_id = r.shop_id AND p.id = r.person_id
-      WHERE r.job_axle_id = $1 ORDER BY r.joint, r.bolt, r.read_at DESC`,
+      WHERE r.job_axle_id = $1 ORDER BY r.joint, r.bolt, r.nth DESC`,
     [id],
   );
 

@@ -27,6 +27,7 @@ import {
   replaceRatings,
   updateVehicle,
 } from '@/data/shop';
+import { findById, requireSame } from './again';
 import { loadJob } from './jobs';
 import { carryReading } from './measure';
 
@@ -163,8 +164,8 @@ async function takeInAxle(
   tx: Tx,
   { id, jobId, axleId, suspension, ask, leafCount }: TakeIn,
   newId: () => string,
-): Promise<void> {
-  if ((await insertJobAxle(tx, id, jobId, axleId, ask)) === 0) return;
+): Promise<boolean> {
+  if ((await insertJobAxle(tx, id, jobId, axleId, ask)) === 0) return false;
   await jobs.insertPack(tx, newId(), id);
   const { counted, once } = MADE_OF[suspension];
   if (counted)
@@ -172,6 +173,7 @@ async function takeInAxle(
       await putComponent(tx, newId(), id, { kind: counted, ordinal });
   for (const kind of once) await putComponent(tx, newId(), id, { kind, ordinal: 1 });
   await plans.insertPlan(tx, newId(), id);
+  return true;
 }
 
 /** Takes another axle of the vehicle into the job; leaves one out that was taken up by mistake, or takes it up again. */
@@ -186,7 +188,18 @@ export async function actOnAxles(tx: Tx, id: string, given: JobAxleAct): Promise
     // Told from an axle that stays.
     return loadJob(tx, given.act === 'drop' && given.id === id ? there.find((x) => x.id !== id)!.id : id);
   }
-  if (view.jobAxles.some((x) => x.id === given.id)) return view;
+  const sent = findById(view.jobAxles, given.id);
+  if (sent) {
+    const { wantedTyped, toleranceTyped, guessTyped } = (await loadJob(tx, given.id)).job;
+    const { position } = given;
+    const asked = {
+      wantedTyped: given.wantedTyped,
+      toleranceTyped: given.toleranceTyped,
+      guessTyped: given.guessTyped,
+    };
+    requireSame({ position, ...asked }, { position: sent.position, wantedTyped, toleranceTyped, guessTyped });
+    return view;
+  }
   if (formOf(view.vehicle.form).hitched && given.position === 'front') throw NO_FRONT;
   const found = view.axles.find((a) => a.position === given.position);
   const again = view.jobAxles.find((x) => x.axleId === found?.id);
@@ -215,7 +228,8 @@ export async function actOnAxles(tx: Tx, id: string, given: JobAxleAct): Promise
       suspension,
     });
   const { id: newAxle, leafCount } = given;
-  await takeInAxle(tx, { id: newAxle, jobId: view.job.id, axleId, suspension, ask: given, leafCount }, randomUUID);
+  const axle = { id: newAxle, jobId: view.job.id, axleId, suspension, ask: given, leafCount };
+  if (!(await takeInAxle(tx, axle, randomUUID))) throw taken();
   return loadJob(tx, id);
 }
 

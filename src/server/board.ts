@@ -1,10 +1,12 @@
 import { type Tick } from '@/contracts/due';
 import { type BoardRow } from '@/contracts/board';
+import { type ClockBehind } from '@/contracts/door';
 import { type KnownAxle } from '@/contracts/vehicle';
 import { looseJoints, openDefects, openList } from '@/contracts/openList';
 import { notFound, ProblemError } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
 import { boardRows, boardSearch, openJobs } from '@/data/board';
+import { clockBehind } from '@/data/door';
 import { countFrom, dueCheck, insertOdometer, insertTick, markPassed, markTicked, shopToday } from '@/data/due';
 import { findAxles } from '@/data/shop';
 import { loadJob } from './jobs';
@@ -22,7 +24,7 @@ export const PAGE = 30;
 export async function board(
   tx: Tx,
   { words, most }: { words: string; most: number },
-): Promise<{ rows: BoardRow[]; today: string; open: number; words: string; most: number }> {
+): Promise<{ rows: BoardRow[]; today: string; open: number; words: string; most: number; clock: ClockBehind | null }> {
   const rows = words === '' ? await boardRows(tx, most) : await boardSearch(tx, words);
   const inHand = new Set(
     rows
@@ -32,7 +34,8 @@ export async function board(
   );
   const withOpen: BoardRow[] = [];
   for (const row of rows) withOpen.push({ ...row, open: inHand.has(row.id) ? await openOf(tx, row.id) : [] });
-  return { rows: withOpen, today: await shopToday(tx), open: await openJobs(tx), words, most };
+  const [today, open, clock] = [await shopToday(tx), await openJobs(tx), await clockBehind(tx)];
+  return { rows: withOpen, today, open, words, most, clock };
 }
 
 async function openOf(tx: Tx, id: string): Promise<string[]> {

@@ -1,5 +1,6 @@
 // Build: the safety card, the start, what does not fit, torque, and closing the job.
 import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { type EndDefect, type NewClosing, type NewDefect } from '@/contracts/defect';
 import { blocking, fitRows, misfitText, unsettled, type FitRow } from '@/contracts/fit';
 import { rechecksOfJob } from '@/contracts/following';
@@ -27,8 +28,11 @@ import { insertSideFinding } from '@/data/inspect';
 import { insertNeeded } from '@/data/prepare';
 import { insertIncident, insertLegThread, insertTick, stepGaps } from '@/data/stepTick';
 import { insertTorque, insertTorqueReading } from '@/data/torque';
+import { findById } from './again';
+import { type InTx } from './http';
 import { loadJob } from './jobs';
 import { solveCentral } from './solve';
+import { type Asker } from './threadPool';
 
 export async function answerSafety(
   tx: Tx,
@@ -40,25 +44,68 @@ export async function answerSafety(
   return loadJob(tx, jobAxleId);
 }
 
-/** Everything that must fit, solved anew from the readings as they stand; never taken from the browser or from an older solve. */
-async function fitNow(view: JobView, asker: string): Promise<FitRow[]> {
-  const assembled = assembledOf(view);
-  if (lacksOf(assembled.input).length > 0) return fitRows(view, null, assembled);
+/** What the axle does once the plan is in, solved anew from the readings as they stand; never taken from the browser or from an older solve. */
+async function factsNow(view: JobView, asker: Asker) {
+  const { input } = assembledOf(view);
+  if (lacksOf(input).length > 0) return null;
   try {
-    const prediction = await solveCentral(assembled.input, { who: asker });
-    return fitRows(view, factsOf(prediction), assembled);
+    return factsOf(await solveCentral(input, asker));
   } catch (error) {
     if (!(error instanceof ProblemError) || error.problem.code !== 'unsolvable') throw error;
-    return fitRows(view, null, assembled);
+    return null;
   }
 }
 
+/** What was solved is not what stands there any more. */
+class Moved extends Error {}
+/** How often it is solved anew because somebody measures meanwhile. */
+const TRIES = 4;
+
+/** How something is decided on what fits: `look` only reads, `inTx` writes and says so in the trail. */
+export interface Deciding {
+  look: InTx;
+  inTx: InTx;
+  asker: Asker;
+}
+
 /**
- * Starts the build; refused without before heights unless a reason is given, without support and stored energy answered, and while
- * something does not fit that nobody has mended or gone on with.
+ * Decides something on everything that must fit. It is solved outside any transaction, so that nobody waits for a thread with a connection in
+ * hand; where readings or plan changed meanwhile it is solved again.
+ * @param first refuses what needs no solving @param then in one transaction, on the job as it stands and what fits of it
  */
-export async function startBuild(tx: Tx, jobAxleId: string, overrideReason: string | null): Promise<JobView> {
-  const view = await loadJob(tx, jobAxleId);
+async function decide(
+  { look, inTx, asker }: Deciding,
+  jobAxleId: string,
+  first: (view: JobView) => void,
+  then: (tx: Tx, view: JobView, rows: FitRow[]) => Promise<void>,
+): Promise<JobView> {
+  for (let tries = 1; ; tries++) {
+    const view = await look((tx) => loadJob(tx, jobAxleId));
+    first(view);
+    const facts = await factsNow(view, asker);
+    const solved = assembledOf(view);
+    try {
+      return await inTx(async (tx) => {
+        const now = await loadJob(tx, jobAxleId);
+        const assembled = assembledOf(now);
+        if (!isDeepStrictEqual(assembled.input, solved.input)) throw new Moved();
+        first(now);
+        await then(tx, now, fitRows(now, facts, assembled));
+        return loadJob(tx, jobAxleId);
+      });
+    } catch (error) {
+      if (!(error instanceof Moved)) throw error;
+      if (tries === TRIES)
+        throw new ProblemError(409, {
+          code: 'measured-meanwhile',
+          message: 'Somebody goes on measuring or planning. Nothing was saved; wait for them, then try again.',
+        });
+    }
+  }
+}
+
+/** @throws ProblemError where something is missing that needs no solving to be seen */
+function requireReady(view: JobView, overrideReason: string | null): void {
   const missing = missingBeforeHeights(view);
   if (missing.length > 0 && !overrideReason)
     throw new ProblemError(422, {
@@ -67,7 +114,7 @@ export async function startBuild(tx: Tx, jobAxleId: string, overrideReason: stri
       field: 'overrideReason',
       detail: missing,
     });
-  const foretold = view.predictions.find((p) => p.planId === view.plan.id);
+  const foretold = foretoldOf(view);
   if (view.predictions.length > 0 && foretold?.planVersion !== view.plan.version)
     throw new ProblemError(409, {
       code: 'stale-prediction',
@@ -81,17 +128,33 @@ export async function startBuild(tx: Tx, jobAxleId: string, overrideReason: stri
       field: unanswered[0] ?? '',
       detail: unanswered,
     });
-  const wrong = blocking(await fitNow(view, tx.person));
-  if (wrong.length > 0)
-    throw new ProblemError(422, {
-      code: 'does-not-fit',
-      message: `STOP: ${wrong.map((row) => row.name).join('; ')}. Mend it and measure again, or write down why the work goes on with it and by when it is mended.`,
-      field: wrong[0]!.subject,
-      detail: wrong.map(({ subject, name, reason }) => ({ subject, name, reason })),
-    });
-  await jobs.insertBuild(tx, jobAxleId, foretold?.id ?? null, missing.length > 0 ? overrideReason : null);
-  return loadJob(tx, jobAxleId);
 }
+
+/** The newest prediction of the plan at work. */
+const foretoldOf = (view: JobView) => view.predictions.find((p) => p.planId === view.plan.id);
+
+/**
+ * Starts the build; refused without before heights unless a reason is given, without support and stored energy answered, and while
+ * something does not fit that nobody has mended or gone on with.
+ */
+export const startBuild = (how: Deciding, jobAxleId: string, overrideReason: string | null): Promise<JobView> =>
+  decide(
+    how,
+    jobAxleId,
+    (view) => requireReady(view, overrideReason),
+    async (tx, view, rows) => {
+      const wrong = blocking(rows);
+      if (wrong.length > 0)
+        throw new ProblemError(422, {
+          code: 'does-not-fit',
+          message: `STOP: ${wrong.map((row) => row.name).join('; ')}. Mend it and measure again, or write down why the work goes on with it and by when it is mended.`,
+          field: wrong[0]!.subject,
+          detail: wrong.map(({ subject, name, reason }) => ({ subject, name, reason })),
+        });
+      const reason = missingBeforeHeights(view).length > 0 ? overrideReason : null;
+      await jobs.insertBuild(tx, jobAxleId, foretoldOf(view)?.id ?? null, reason);
+    },
+  );
 
 /** Ticks a step of the work, or takes the tick back. Each is a fact of its own: one out of order is kept too, and what is wrong with it is told. */
 export async function tickStep(tx: Tx, jobAxleId: string, given: NewStepTick): Promise<JobView> {
@@ -152,25 +215,29 @@ export async function readLegThread(tx: Tx, jobAxleId: string, given: NewLegThre
 export const timesOfSteps = (tx: Tx) => stepGaps(tx);
 
 /** Goes on with something that does not fit: a person, a reason, a day; it stays on the job as an open defect. */
-export async function goOnWith(tx: Tx, jobAxleId: string, given: NewDefect): Promise<JobView> {
-  const view = await loadJob(tx, jobAxleId);
-  if (view.defects.some((d) => d.id === given.id)) return view;
-  const row = unsettled(await fitNow(view, tx.person)).find((r) => r.subject === given.subject);
-  if (!row)
-    throw new ProblemError(409, {
-      code: 'fits-now',
-      message: 'Nothing of this kind stands in the way any more; read the page once more.',
-      field: 'subject',
-    });
-  if (given.dueOn < view.today)
-    throw new ProblemError(422, {
-      code: 'bad-input',
-      message: 'The day to mend it by has gone by already.',
-      field: 'dueOn',
-    });
-  await insertDefect(tx, jobAxleId, given, misfitText(row));
-  return loadJob(tx, jobAxleId);
-}
+export const goOnWith = (how: Deciding, jobAxleId: string, given: NewDefect): Promise<JobView> =>
+  decide(
+    how,
+    jobAxleId,
+    () => undefined,
+    async (tx, view, rows) => {
+      const there = findById(view.defects, given.id);
+      const row = unsettled(rows).find((r) => r.subject === given.subject);
+      if (!there && !row)
+        throw new ProblemError(409, {
+          code: 'fits-now',
+          message: 'Nothing of this kind stands in the way any more; read the page once more.',
+          field: 'subject',
+        });
+      if (!there && given.dueOn < view.today)
+        throw new ProblemError(422, {
+          code: 'bad-input',
+          message: 'The day to mend it by has gone by already.',
+          field: 'dueOn',
+        });
+      await insertDefect(tx, jobAxleId, given, there?.what ?? misfitText(row!));
+    },
+  );
 
 export async function endDefectOf(tx: Tx, jobAxleId: string, given: EndDefect): Promise<JobView> {
   const view = await loadJob(tx, jobAxleId);

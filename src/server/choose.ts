@@ -18,6 +18,7 @@ import { type Tx } from '@/data/client';
 import { insertCost, updateCost } from '@/data/cost';
 import * as plans from '@/data/plan';
 import { shelfItems, shelfPage } from '@/data/shelf';
+import { findById, requireSame } from './again';
 import { loadJob } from './jobs';
 
 export async function editPlan(tx: Tx, jobAxleId: string, edit: PlanEdit): Promise<JobView> {
@@ -53,7 +54,9 @@ export async function actOnPlans(tx: Tx, jobAxleId: string, given: PlanAct): Pro
     await plans.usePlan(tx, jobAxleId, given.id);
   } else {
     await checkChanges(tx, before, given.changes);
-    if ((await plans.insertPlan(tx, given.id, jobAxleId, given.name)) > 0 && given.changes.length > 0) {
+    const made = await plans.insertPlan(tx, given.id, jobAxleId, given.name);
+    if (made === 0) requireSame(given, findById((await loadJob(tx, jobAxleId)).plans, given.id));
+    else if (given.changes.length > 0) {
       await plans.replaceChanges(tx, given.id, given.changes);
       await plans.claimPlan(tx, given.id, 1);
     }
@@ -164,9 +167,10 @@ export async function saveCost(tx: Tx, jobAxleId: string, line: CostEdit): Promi
   const before = await loadJob(tx, jobAxleId);
   const there = before.costs.find((c) => c.id === line.id);
   if (line.version === 0) {
-    // A new line sent again after a lost answer is there already.
-    await insertCost(tx, before.job.id, line);
-    return loadJob(tx, jobAxleId);
+    const made = await insertCost(tx, before.job.id, line);
+    const after = await loadJob(tx, jobAxleId);
+    if (made === 0) requireSame(line, findById(after.costs, line.id));
+    return after;
   }
   if (!there) throw notFound('This line');
   if ((await updateCost(tx, before.job.id, line)) === 0)

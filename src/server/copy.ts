@@ -44,7 +44,8 @@ export async function copyJob(tx: Tx, jobAxleId: string, given: CopyJob): Promis
   const from = view.jobAxles[0]!.id;
   // One that was left out of the job is left out of the next one too, and can be taken up again there.
   const axles = await Promise.all(view.jobAxles.map((x) => loadJob(tx, x.id)));
-  const rows = begunWith(await bundleRows(tx, from), axles, given, tx.person);
+  const { rows: all } = await bundleRows(tx, from);
+  const rows = begunWith(all, axles, given, tx.person);
   const { job = [], ...rest } = renamed(rows, from, given.id);
   await insertBundle(tx, { ...rest, job: job.map((row) => ({ ...row, begun_from: from })) }, new Map());
   return { id: given.id };

@@ -7,6 +7,8 @@ import { checkedJson, plainText, readBytes, readJson, readText } from './body';
 import { type Comer, type Cookie } from './door/signIn';
 import { inShopOf, requireStanding, SESSION_COOKIE, TABLET_COOKIE, whoIs, type Who } from './door/who';
 import { problemOf } from './faults';
+import { pour, SlowReader } from './files/pour';
+import { Line } from './line';
 import { foreign } from './origin';
 import { type Asker } from './threadPool';
 import { answered, fault, requestId } from './watch';
@@ -133,12 +135,12 @@ export const idRoute =
   (request: Request, context: IdContext) =>
     idRouteOutside<S, T>(gate, schema, (inTx, id, body) => inTx((tx) => fn(tx, id, body)))(request, context);
 
-/** The same for work that must not hold a transaction all the time: `fn` opens its own. */
+/** The same for work that must not hold a transaction all the time: `fn` opens its own. What it only reads by `look` is not written down as done. */
 export const idRouteOutside =
   <S extends z.ZodType, T>(
     gate: Gate,
     schema: S | null,
-    fn: (inTx: InTx, id: string, body: z.output<S>, asker: Asker) => Promise<T>,
+    fn: (inTx: InTx, id: string, body: z.output<S>, asker: Asker, look: InTx) => Promise<T>,
   ) =>
   async (request: Request, { params }: IdContext): Promise<Response> => {
     const { id } = await params;
@@ -148,7 +150,8 @@ export const idRouteOutside =
       schema,
       async (inTx, body, who) => {
         if (!UUID.test(id)) throw notFound('This');
-        return fn(inTx, id, body, { who: who.person, gone: request.signal });
+        const look: InTx = (work) => inShopOf(who, work);
+        return fn(inTx, id, body, { who: who.person, gone: request.signal }, look);
       },
       id.slice(0, 60),
     );
@@ -251,6 +254,9 @@ export const bytesRoute =
       return answer(200, await fn(noting(request, gate, who, null), file));
     });
 
+/** Files under way at once, each with a connection of its own out of the few there are, and how many may wait for one. */
+const downloads = new Line(3, 6);
+
 /** Text as a file to keep, sent piece by piece as it is made; a failure on the way breaks it off, so that half a file is never taken for a whole one. */
 export const downloadRoute =
   <S extends z.ZodType>(
@@ -265,17 +271,22 @@ export const downloadRoute =
       const ask = checkedJson(schema, new URL(request.url).searchParams.get('ask') ?? '{}');
       const { readable, writable } = new TransformStream<string, string>();
       const to = writable.getWriter();
-      const made = inShopOf(who, async (tx) => {
-        for await (const piece of pieces(tx, ask)) {
-          await to.ready;
-          await to.write(piece);
-        }
-      });
+      let begun: () => void = () => undefined;
+      const begins = new Promise<void>((resolve) => (begun = resolve));
+      const made = downloads.run(() =>
+        inShopOf(who, (tx) => {
+          begun();
+          return pour(pieces(tx, ask), to);
+        }),
+      );
+      // What keeps it from beginning is told; what breaks it off later can only be seen by its end.
+      await Promise.race([begins, made]);
       made
         .then(
           () => to.close(),
           (error: unknown) => {
-            fault(request, error);
+            // Who goes away or does not read is no fault of the program.
+            if (!(error instanceof SlowReader) && !request.signal.aborted) fault(request, error);
             return to.abort(error);
           },
         )

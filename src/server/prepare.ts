@@ -3,13 +3,14 @@ import { ARRIVAL_SIZES } from '@/core/prepare/arrival';
 import { type JobView } from '@/contracts/job';
 import { type NeededEdit, type NewArrival, type NewBay, type WaitEdit } from '@/contracts/needed';
 import { partLines } from '@/contracts/preparation';
-import { conflict, notFound, ProblemError } from '@/contracts/problem';
+import { conflict, notFound, ProblemError, taken } from '@/contracts/problem';
 import { partEditSchema } from '@/contracts/shelf';
 import { type NewFastenerSize, type ToolEdit, type ToolRow } from '@/contracts/tool';
 import { type Tx } from '@/data/client';
 import * as prepare from '@/data/prepare';
 import { requireRoom } from '@/data/room';
 import { holdParts, putParts, shelfItems } from '@/data/shelf';
+import { findById, requireSame } from './again';
 import { loadJob } from './jobs';
 
 const bad = (message: string, field: string) => new ProblemError(422, { code: 'bad-input', message, field });
@@ -18,7 +19,10 @@ const bad = (message: string, field: string) => new ProblemError(422, { code: 'b
 export async function saveNeeded(tx: Tx, jobAxleId: string, edit: NeededEdit): Promise<JobView> {
   const before = await loadJob(tx, jobAxleId);
   const there = before.needed.find((n) => n.need === edit.need);
-  if (edit.version === 0 && there?.id === edit.id) return before;
+  if (edit.version === 0 && there?.id === edit.id) {
+    requireSame(edit, there);
+    return before;
+  }
   await takeOffShelf(tx, there?.state === 'here' ? there : null, edit.state === 'here' ? edit : null);
   if (edit.version === 0) await requireRoom(tx, 'needed_part', jobAxleId);
   const saved =
@@ -33,7 +37,9 @@ export async function saveNeeded(tx: Tx, jobAxleId: string, edit: NeededEdit): P
           at: there.updatedAt,
           version: there.version,
         })
-      : notFound('This line');
+      : edit.version === 0
+        ? taken()
+        : notFound('This line');
   return loadJob(tx, jobAxleId);
 }
 
@@ -83,8 +89,7 @@ export async function saveWait(tx: Tx, jobAxleId: string, edit: WaitEdit): Promi
     if (other.id === edit.id || n > before.waits.length) throw bad('It would wait for itself.', 'afterWait');
     next = other.afterWait;
   }
-  if (edit.version === 0 && there) return before;
-  if (edit.version === 0) await requireRoom(tx, 'job_wait', jobAxleId);
+  if (edit.version === 0 && !there) await requireRoom(tx, 'job_wait', jobAxleId);
   const saved =
     edit.version === 0 ? await prepare.insertWait(tx, jobAxleId, edit) : await prepare.updateWait(tx, jobAxleId, edit);
   if (saved === 0 && edit.version > 0)
@@ -96,7 +101,9 @@ export async function saveWait(tx: Tx, jobAxleId: string, edit: WaitEdit): Promi
           version: there.version,
         })
       : notFound('This line');
-  return loadJob(tx, jobAxleId);
+  const after = await loadJob(tx, jobAxleId);
+  if (saved === 0) requireSame(edit, findById(after.waits, edit.id));
+  return after;
 }
 
 /** Says how the job goes into the bay. */
@@ -121,8 +128,13 @@ export const toolsOfShop = (tx: Tx): Promise<ToolRow[]> => prepare.shopTools(tx)
 /** Saves a tool of the shop. */
 export async function saveTool(tx: Tx, edit: ToolEdit): Promise<ToolRow[]> {
   const there = (await prepare.shopTools(tx)).find((t) => t.id === edit.id);
-  if (edit.version === 0) await prepare.insertTool(tx, edit);
-  else if ((await prepare.updateTool(tx, edit)) === 0)
+  if (edit.version === 0) {
+    const made = await prepare.insertTool(tx, edit);
+    const after = await prepare.shopTools(tx);
+    if (made === 0) requireSame(edit, findById(after, edit.id));
+    return after;
+  }
+  if ((await prepare.updateTool(tx, edit)) === 0)
     throw there
       ? conflict('tool', {
           theirs: `${there.name}, ${there.state}`,

@@ -5,7 +5,7 @@ import { createServer, type AddressInfo } from 'node:net';
 import { dirname, join } from 'node:path';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { Client } from 'pg';
-import { DEMO_PERSON, DEMO_SHOP } from '../../demo/ids';
+import { demoJob, DEMO_PERSON, DEMO_SHOP } from '../../demo/ids';
 
 const need = (name: string): string => {
   const value = process.env[name];
@@ -214,9 +214,13 @@ export function clusterShell(folder: string, commands: string): { status: number
   return { status, out: stdout + stderr };
 }
 
-const job = (n: number) => `/jobs/5a1e000${n}-0000-4000-8000-000000000f00`;
 /** The demo's jobs by what they are good for. */
-export const DEMO = { provenInside: job(1), provenOutside: job(2), planned: job(3), begun: job(4) };
+export const DEMO = {
+  provenInside: demoJob(1),
+  provenOutside: demoJob(2),
+  planned: demoJob(3),
+  begun: demoJob(4),
+};
 
 /** A measured field by its spoken name; the saved text is shown without “not saved yet”. */
 export async function typeInto(page: Page, name: string, text: string): Promise<void> {

@@ -69,7 +69,7 @@ export async function bundleFile(tx: Tx, jobAxleId: string): Promise<MadeFile> {
   // The first axle of a job has the job's own id.
   const jobId = view.jobAxles[0]!.id;
   const { people: columns } = await bundleShape(tx);
-  const rows = await bundleRows(tx, jobId);
+  const { rows, inOrder } = await bundleRows(tx, jobId);
   const ids = new Set<string>();
   withPeople(rows, columns, (person) => (ids.add(person), person));
   const known = await peopleNamed(tx, [...ids]);
@@ -84,10 +84,9 @@ export async function bundleFile(tx: Tx, jobAxleId: string): Promise<MadeFile> {
   const sorted = Object.fromEntries(
     Object.entries(records).map(([table, of]) => [
       table,
-      of
-        .map((row) => JSON.stringify(ordered(row)))
-        .toSorted()
-        .map((text) => JSON.parse(text) as Row),
+      (inOrder.has(table) ? (texts: string[]) => texts : (texts: string[]) => texts.toSorted())(
+        of.map((row) => JSON.stringify(ordered(row))),
+      ).map((text) => JSON.parse(text) as Row),
     ]),
   );
   const bundle: Bundle = { format: 'gravelwort-job', version: 1, schema: SCHEMA, people, records: sorted };
@@ -138,6 +137,24 @@ async function broughtIn(inTx: InTx, file: Buffer): Promise<BroughtIn> {
 /** What a library says of a broken file, short and without its own marks. */
 const plainWords = (message: string): string => message.replaceAll(/[^\p{L}\p{N} .,:;“”'()-]/gu, ' ').slice(0, 120);
 
+/** From this schema on rows stand in the order in which they were said, where the last word counts. */
+const NUMBERED = 24;
+/** Before, their times told. */
+const SAID_AT: Readonly<Record<string, string>> = {
+  ...{ safety_answer: 'answered_at', survey_answer: 'answered_at', finding: 'found_at', press_run: 'taken_at' },
+  ...{ torque_entry: 'entered_at', torque_reading: 'read_at', leg_thread: 'read_at', step_tick: 'ticked_at' },
+  ...{ arrival_reading: 'read_at', job_bay: 'set_at', prediction: 'made_at', function_check: 'said_at' },
+  ...{ road_test: 'driven_at', hand_over: 'handed_at', due_done: 'at', job_close: 'at', school_choice: 'chosen_at' },
+};
+
+function byTime(records: Bundle['records']): Bundle['records'] {
+  const sorted = Object.entries(SAID_AT).map(([table, moment]) => {
+    const at = (row: Row) => String(row[moment] ?? '');
+    return [table, (records[table] ?? []).toSorted((p, q) => (at(p) < at(q) ? -1 : at(p) > at(q) ? 1 : 0))] as const;
+  });
+  return { ...records, ...Object.fromEntries(sorted.filter(([table]) => records[table])) };
+}
+
 async function readBundle(tx: Tx, text: string): Promise<Bundle> {
   let kind;
   try {
@@ -149,7 +166,8 @@ async function readBundle(tx: Tx, text: string): Promise<Bundle> {
     throw refused('a newer release made it; bring this one up to date first', 409, 'newer');
   const { schema } = await bundleShape(tx);
   try {
-    return checkedJson(schema, text);
+    const bundle = checkedJson(schema, text);
+    return bundle.schema < NUMBERED ? { ...bundle, records: byTime(bundle.records) } : bundle;
   } catch (error) {
     if (!(error instanceof ProblemError)) throw error;
     const { field, message } = error.problem;

@@ -4,9 +4,11 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { type BoardRow } from '@/contracts/board';
+import { type ClockBehind } from '@/contracts/door';
 import { type Person } from '@/contracts/person';
 import { PageFrame } from '../frame/PageFrame';
 import { useReady } from '../frame/useReady';
+import { Clock } from '../measured/Clock';
 import { QuickAnswer } from '../quick/QuickAnswer';
 import { DaySheet } from './DaySheet';
 
@@ -22,6 +24,8 @@ interface Props {
   most: number;
   /** Whether somebody came to search. */
   find: boolean;
+  /** Where the server's clock stands before what was saved last. */
+  clock: ClockBehind | null;
   people: readonly Person[];
   person: string;
 }
@@ -33,7 +37,7 @@ const dayInWords = (day: string): string =>
     .replace(',', '');
 
 /** The day sheet: what is due, what stands in the bay, what is planned; and a quick answer without a job. */
-export function Board({ rows, today, open, words, most, find, people, person }: Props) {
+export function Board({ rows, today, open, words, most, find, clock, people, person }: Props) {
   return (
     <PageFrame
       fixed
@@ -50,6 +54,13 @@ export function Board({ rows, today, open, words, most, find, people, person }: 
         </>
       }
     >
+      {clock ? (
+        <p className="board-clock" role="status">
+          The server’s clock says <Clock at={clock.now} />, and something was saved on <Clock at={clock.last} /> by it
+          already: it was put back, or was wrong before. The last word counts all the same; days and times are those of
+          the clock. Tell who keeps this server to look at it.
+        </p>
+      ) : null}
       {words === '' ? <QuickAnswer /> : null}
       <DaySheet rows={rows} today={today} words={words} />
       {words === '' && open > most ? (

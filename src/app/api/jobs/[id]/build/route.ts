@@ -1,7 +1,9 @@
 import { newBuildSchema } from '@/contracts/build';
-import { idRoute, vouch } from '@/server/http';
+import { idRouteOutside, vouch } from '@/server/http';
 import { startBuild } from '@/server/build';
 
-export const POST = idRoute(vouch('started the build'), newBuildSchema, (tx, id, { overrideReason }) =>
-  startBuild(tx, id, overrideReason),
+export const POST = idRouteOutside(
+  vouch('started the build'),
+  newBuildSchema,
+  (inTx, id, { overrideReason }, asker, look) => startBuild({ inTx, look, asker }, id, overrideReason),
 );

@@ -41,6 +41,6 @@ console.log(
 console.log(
   `in the median ${percentile(times, 0.5).toFixed(0)} ms, 99 % within ${percentile(times, 0.99).toFixed(0)} ms; afterwards it answers ${alive.status}`,
 );
-for (const line of faults.slice(0, 20)) console.log(line);
+for (const line of [...faults, ...server.faults].slice(0, 30)) console.log(line.slice(0, 1500));
 console.log(`${faults.length} faults of the server`);
 if (faults.length > 0 || alive.status !== 200) process.exitCode = 1;

@@ -36,6 +36,8 @@ const shell = (commands: string) =>
 
 export class BenchServer {
   private child: ChildProcess | undefined;
+  /** What the server wrote down of faults of its own. */
+  readonly faults: string[] = [];
   private constructor(
     readonly port: number,
     readonly settings: Record<string, string>,
@@ -65,7 +67,16 @@ export class BenchServer {
     const child = spawn(process.execPath, ['scripts/serve.mjs', 'start'], { env, stdio: ['ignore', 'pipe', 'ignore'] });
     this.child = child;
     await new Promise<void>((resolve, reject) => {
-      child.stdout.on('data', (chunk: Buffer) => chunk.includes('Ready in') && resolve());
+      child.stdout.on('data', (chunk: Buffer) => {
+        if (chunk.includes('Ready in')) resolve();
+        this.faults.push(
+          ...chunk
+            .toString()
+            .split('\n')
+            .filter((line) => line.includes('"fault"'))
+            .slice(0, 20),
+        );
+      });
       child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
     });
   }

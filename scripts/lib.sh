@@ -115,6 +115,7 @@ cluster_up() {
     as_pg "$bin/psql" -q -v ON_ERROR_STOP=1 -h "$sock" -p "$PG_PORT" -U postgres -d postgres >"$STATE/roles.log" 2>&1 <<SQL || die "the database's roles could not be made (see $STATE/roles.log)."
 CREATE ROLE gravelwort_owner LOGIN CREATEDB CREATEROLE BYPASSRLS PASSWORD '$(cat "$home/owner.secret")';
 CREATE ROLE gravelwort_app LOGIN PASSWORD '$(cat "$home/app.secret")';
+GRANT gravelwort_app TO gravelwort_owner;
 CREATE DATABASE gravelwort OWNER gravelwort_owner;
 SQL
     touch "$home/ready"

@@ -66,3 +66,7 @@ export const baySchema = z.object({
 export type Bay = z.infer<typeof baySchema>;
 export const newBaySchema = baySchema.extend({ id: z.uuid() });
 export type NewBay = z.infer<typeof newBaySchema>;
+
+/** A day on which an open job goes into the bay. */
+export const bayDaySchema = z.object({ jobId: z.uuid(), vehicle: z.string(), bayOn: daySchema });
+export type BayDay = z.infer<typeof bayDaySchema>;

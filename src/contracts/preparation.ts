@@ -169,6 +169,8 @@ export const wrongParts = (lines: readonly PartLine[]): PartLine[] =>
 
 const DAY = 864e5;
 export const dayNumber = (date: string): number => Math.round(Date.parse(date) / DAY);
+/** Saturday or Sunday: common practice of when nothing is begun. */
+export const isDayOff = (day: number): boolean => [0, 6].includes(new Date(day * DAY).getUTCDay());
 export const dateOf = (day: number): string => new Date(day * DAY).toISOString().slice(0, 10);
 
 /** What must be done with before the vehicle goes into the bay, as tasks of the calendar. */
@@ -187,7 +189,7 @@ export function tasksOf(view: AxleView, lines: readonly PartLine[]): Task[] {
 
 export function calendarOf(view: AxleView, lines = partLines(view)): UntilTheBay {
   const { bayOn } = bayOf(view);
-  return untilTheBay(tasksOf(view, lines), dayNumber(view.today), bayOn === null ? null : dayNumber(bayOn));
+  return untilTheBay(tasksOf(view, lines), dayNumber(view.today), bayOn === null ? null : dayNumber(bayOn), isDayOff);
 }
 
 /** Fasteners of the axle of which somebody found out the size. */

@@ -146,6 +146,8 @@ export interface ShelfPage {
   items: ShelfItem[];
   /** Where the next page begins; null on the last one. */
   next: ShelfAsk['after'];
+  /** How many of each open jobs keep for themselves, by the item's id; none where nothing is said. */
+  kept?: Readonly<Record<string, number>>;
 }
 
 export interface ShelfCount {

@@ -1,6 +1,8 @@
 // What lies there before the work: parts, what takes days, tools.
+import { z } from 'zod';
 import {
   arrivalSchema,
+  bayDaySchema,
   baySchema,
   neededPartSchema,
   waitSchema,
@@ -83,6 +85,30 @@ export const jobBay = (tx: Tx, id: string) =>
     baySchema,
     `SELECT to_char(b.bay_on, 'YYYY-MM-DD') AS "bayOn", b.rusty, b.soak_days AS "soakDays", b.stand_id AS "standId" FROM job_bay b WHERE b.job_axle_id = $1 ORDER BY b.nth DESC LIMIT 1`,
     [id],
+  );
+
+/** The days to come on which open jobs go into the bay, by what was said last of each axle. */
+export const bayDays = (tx: Tx) =>
+  tx.rows(
+    bayDaySchema,
+    `SELECT DISTINCT b.job_id AS "jobId", v.name AS vehicle, to_char(b.bay_on, 'YYYY-MM-DD') AS "bayOn" FROM (
+        SELECT DISTINCT ON (y.job_axle_id) x.job_id, x.axle_id, y.bay_on FROM job_bay y
+          JOIN job_axle x ON x.shop_id = y.shop_id AND x.id = y.job_axle_id
+          JOIN job j ON j.shop_id = x.shop_id AND j.id = x.job_id
+         WHERE j.closed_at IS NULL AND NOT x.dropped ORDER BY y.job_axle_id, y.nth DESC) b
+       JOIN axle a ON a.id = b.axle_id JOIN vehicle v ON v.id = a.vehicle_id
+      WHERE b.bay_on >= current_date ORDER BY 3, 2 LIMIT 500`,
+  );
+
+/** Pieces of these parts of the shelf that other jobs keep for themselves and have not taken yet. */
+export const keptParts = (tx: Tx, ids: readonly string[], but: string | null = null) =>
+  tx.rows(
+    z.object({ id: z.uuid(), kept: z.coerce.number() }),
+    `SELECT n.shelf_item_id AS id, sum(n.wanted) AS kept FROM needed_part n
+       JOIN job_axle x ON x.shop_id = n.shop_id AND x.id = n.job_axle_id JOIN job j ON j.shop_id = x.shop_id AND j.id = x.job_id
+      WHERE n.shelf_item_id = ANY ($1::uuid[]) AND n.state = 'ordered' AND n.job_axle_id IS DISTINCT FROM $2 AND j.closed_at IS NULL
+      GROUP BY n.shelf_item_id`,
+    [ids, but],
   );
 
 export const insertBay = (tx: Tx, jobAxleId: string, b: NewBay) =>

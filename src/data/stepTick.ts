@@ -58,12 +58,14 @@ export const insertLegThread = (tx: Tx, jobAxleId: string, l: NewLegThread) =>
 
 const gapSchema = z.object({ step: z.string(), minutes: z.number() });
 
-/** Minutes between one tick and the next of the shop's jobs, by step without its side; a night or a lunch between is left out. */
+/** Minutes between one tick and the next of the shop's jobs, by step without its side; a night or a lunch between is left out, and what went wrong is no step's usual time. */
 export const stepGaps = (tx: Tx) =>
   tx.rows(
     gapSchema,
-    `SELECT split_part(g.step, '.', 1) AS step, extract(epoch FROM g.gap)::float / 60 AS minutes FROM (
-        SELECT t.step, t.ticked_at - lag(t.ticked_at) OVER (PARTITION BY t.job_axle_id ORDER BY t.ticked_at) AS gap
+    `SELECT split_part(g.step, '.', 1) AS step, extract(epoch FROM g.ticked_at - g.since)::float / 60 AS minutes FROM (
+        SELECT t.job_axle_id, t.step, t.ticked_at, lag(t.ticked_at) OVER (PARTITION BY t.job_axle_id ORDER BY t.ticked_at) AS since
           FROM step_tick t WHERE t.done AND t.made_at IS NULL AND t.ticked_at > now() - interval '2 years') g
-      WHERE g.gap BETWEEN interval '20 seconds' AND interval '90 minutes' LIMIT 20000`,
+      WHERE g.ticked_at - g.since BETWEEN interval '20 seconds' AND interval '90 minutes'
+        AND NOT EXISTS (SELECT FROM incident i WHERE i.job_axle_id = g.job_axle_id AND i.happened_at BETWEEN g.since AND g.ticked_at)
+      LIMIT 20000`,
   );

@@ -23,7 +23,9 @@ export async function saveNeeded(tx: Tx, jobAxleId: string, edit: NeededEdit): P
     requireSame(edit, there);
     return before;
   }
-  await takeOffShelf(tx, there?.state === 'here' ? there : null, edit.state === 'here' ? edit : null);
+  await takeOffShelf(tx, jobAxleId, there?.state === 'here' ? there : null, edit.state === 'here' ? edit : null);
+  if (edit.state === 'ordered' && edit.shelfItemId !== null)
+    await requireFree(tx, jobAxleId, edit.shelfItemId, edit.wanted);
   if (edit.version === 0) await requireRoom(tx, 'needed_part', jobAxleId);
   const saved =
     edit.version === 0
@@ -48,7 +50,7 @@ const NEED_WORDS = { toOrder: 'to order', ordered: 'ordered', here: 'here', notW
 type FromShelf = Pick<NeededEdit, 'shelfItemId' | 'wanted'>;
 
 /** Puts back what was taken before, and takes what is taken now; refused where the shelf holds less. */
-async function takeOffShelf(tx: Tx, was: FromShelf | null, now: FromShelf | null): Promise<void> {
+async function takeOffShelf(tx: Tx, jobAxleId: string, was: FromShelf | null, now: FromShelf | null): Promise<void> {
   const moves = new Map<string, number>();
   if (was?.shelfItemId) moves.set(was.shelfItemId, was.wanted);
   if (now?.shelfItemId) moves.set(now.shelfItemId, (moves.get(now.shelfItemId) ?? 0) - now.wanted);
@@ -57,13 +59,36 @@ async function takeOffShelf(tx: Tx, was: FromShelf | null, now: FromShelf | null
   await holdParts(tx, ids);
   const items = await shelfItems(tx, ids);
   if (items.length < ids.length) throw bad('This part is not on the shelf of this shop.', 'shelfItemId');
+  const kept = new Map((await prepare.keptParts(tx, ids, jobAxleId)).map((k) => [k.id, k.kept]));
   for (const item of items) {
-    const left = (item.quantity ?? 0) + moves.get(item.id)!;
-    if (left < 0)
-      throw bad(`The shelf holds ${item.quantity ?? 0} of “${item.name}”, fewer than are taken.`, 'shelfItemId');
-    await putParts(tx, [partEditSchema.parse({ ...item, quantity: left })]);
+    const by = moves.get(item.id)!;
+    if (by < 0) requireLeft(item, -by, kept.get(item.id) ?? 0);
+    await putParts(tx, [partEditSchema.parse({ ...item, quantity: (item.quantity ?? 0) + by })]);
   }
 }
+
+/** @throws ProblemError where fewer lie there than are wanted, without those that other jobs keep */
+function requireLeft(
+  { name, quantity }: { name: string; quantity: number | null },
+  wanted: number,
+  kept: number,
+): void {
+  const there = quantity ?? 0;
+  if (wanted > there) throw bad(`The shelf holds ${there} of “${name}”, fewer than are taken.`, 'shelfItemId');
+  if (wanted > there - kept)
+    throw bad(`The shelf holds ${there} of “${name}”, and ${kept} of them are kept for another job.`, 'shelfItemId');
+}
+
+/** What is kept for a job lies there, and is nobody else's. */
+async function requireFree(tx: Tx, jobAxleId: string, id: string, wanted: number): Promise<void> {
+  await holdParts(tx, [id]);
+  const [item] = await shelfItems(tx, [id]);
+  if (!item) throw bad('This part is not on the shelf of this shop.', 'shelfItemId');
+  const [kept] = await prepare.keptParts(tx, [id], jobAxleId);
+  requireLeft(item, wanted, kept?.kept ?? 0);
+}
+
+export const daysInBay = (tx: Tx) => prepare.bayDays(tx);
 
 /** Writes down a size of a part in hand. */
 export async function readArrival(tx: Tx, jobAxleId: string, given: NewArrival): Promise<JobView> {

@@ -4,6 +4,7 @@ import { partsFile, type FileRow } from '@/contracts/partsFile';
 import { conflict, notFound, ProblemError } from '@/contracts/problem';
 import { type ImportReport, type PartEdit, type ShelfAsk, type ShelfItem, type ShelfPage } from '@/contracts/shelf';
 import { type Tx } from '@/data/client';
+import { keptParts } from '@/data/prepare';
 import * as shelf from '@/data/shelf';
 import { type InTx, type Progress } from './http';
 import { readParts } from './partsReader';
@@ -16,7 +17,14 @@ const COUNTED = 1000;
 /** Parts put together at once: of a file no more is held at a time. */
 const BATCH = 1000;
 
-export const shelfPage = (tx: Tx, ask: ShelfAsk): Promise<ShelfPage> => shelf.shelfPage(tx, ask, PAGE);
+export async function shelfPage(tx: Tx, ask: ShelfAsk): Promise<ShelfPage> {
+  const page = await shelf.shelfPage(tx, ask, PAGE);
+  const kept = await keptParts(
+    tx,
+    page.items.map((item) => item.id),
+  );
+  return { ...page, kept: Object.fromEntries(kept.map((k) => [k.id, k.kept])) };
+}
 export const shelfCount = (tx: Tx, ask: ShelfAsk) => shelf.shelfCount(tx, ask, COUNTED);
 
 export async function onePart(tx: Tx, id: string): Promise<ShelfItem> {

@@ -85,6 +85,19 @@ test('a leaf put in on two tablets, one of them without a network for half of it
   await pit.reload();
   await expect(pit.getByRole('button', { name: /3 kept here, unsent/ })).toBeVisible();
   await expect(next(pit)).toContainText(/clamps on the pack/i);
+  await done(pit, /clamps on the pack/i);
+  await done(pit, /Centre bolt out/);
+  // What goes back two ways wants its picture here too; it is kept with the rest, and seen.
+  await expect(next(pit)).toContainText('Let the clamps go');
+  await next(pit).locator('input[type=file]').setInputFiles(PICTURE);
+  await expect(pit.getByRole('button', { name: /6 kept here, unsent/ })).toBeVisible();
+  await expect(next(pit).locator('img')).toHaveJSProperty('complete', true);
+  expect(
+    await next(pit)
+      .locator('img')
+      .evaluate((img: HTMLImageElement) => img.naturalWidth),
+  ).toBeGreaterThan(0);
+  await done(pit, /Let the clamps go/);
   // Meanwhile the first tablet says the opposite of one of them.
   const against = { id: crypto.randomUUID(), step: 'shackleOff.left', done: true, note: '' };
   expect((await request.post(`${API}/steps`, { data: against })).ok()).toBe(true);
@@ -100,6 +113,8 @@ test('a leaf put in on two tablets, one of them without a network for half of it
   await expect(pit.getByRole('button', { name: /unsent/ })).toHaveCount(0, { timeout: 30_000 });
   const after = await view();
   expect((await doneIds()).has('frontOff.left')).toBe(true);
+  expect(after.photos.map((p) => p.subject)).toContain('step:leafWork.left');
+  expect((await doneIds()).has('leafWork.left')).toBe(true);
   expect(after.incidents).toMatchObject([{ kind: 'snapped', person: 'Ansa Korvild' }]);
   expect(after.needed.find((n) => n.need.startsWith('own:'))).toMatchObject({ state: 'toOrder' });
   // Two said different things without knowing of one another: it counts as not done until one says it again.

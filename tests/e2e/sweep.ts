@@ -10,7 +10,7 @@ export const NOBODY = '5a1e0000-0000-4000-8000-00000000dead';
 const uuid = () => crypto.randomUUID();
 
 /** What a screen would send about a job, by route, each with what makes another entry of it. */
-export function entriesOf(job: string, view: JobView): [path: string, body: object, other: object][] {
+export function entriesOf(job: string, view: JobView): [path: string, body: object, other: object, method?: 'PUT'][] {
   const reading = {
     ...{ point: 'stopGap', phase: 'before', side: 'left', leafId: null, stateId: null, dayId: null },
     ...{ typed: '44 mm', value: 44, unit: 'mm', rolled: null, instrument: 'tape', supersedes: null },
@@ -52,11 +52,13 @@ export function entriesOf(job: string, view: JobView): [path: string, body: obje
         version: 0,
       },
       { what: 'Split pins' },
+      'PUT',
     ],
     [
       `${job}/waits`,
       { what: 'Coat the hangers', days: 2, afterWait: null, done: false, struck: false, version: 0 },
       { days: 3 },
+      'PUT',
     ],
     [
       `${job}/needed`,
@@ -65,6 +67,7 @@ export function entriesOf(job: string, view: JobView): [path: string, body: obje
         ...{ dueOn: null, shelfItemId: null, version: 0 },
       },
       { wanted: 3 },
+      'PUT',
     ],
     [`${job}/kit`, { what: 'Cotter pin', wanted: 2, state: 'expected' }, { what: 'Split pin' }],
   ];
@@ -104,7 +107,7 @@ const HOSTILE: unknown[] = [
     '2026-02-30',
     '../../etc',
   ],
-  ...[{ toString: 1 }, [null], ['a', 'a'], { __proto__: { version: 1 } }, '[]', '-0', '½', '3 ⁄ 4 in'],
+  ...[{ length: 1 }, [null], ['a', 'a'], { __proto__: { version: 1 } }, '[]', '-0', '½', '3 ⁄ 4 in'],
 ];
 const BODIES: unknown[] = ['not json', null, [], {}, 'x'.repeat(300_000)];
 const PAGES = [
@@ -148,8 +151,8 @@ export function* sweep(job: string, view: JobView, count: number, seed: number):
   while (left-- > 0) {
     const how = random();
     if (how < 0.6) {
-      const [path, body] = one(entries);
-      yield { method: 'POST', path, data: bent(body) };
+      const [path, body, , method = 'POST'] = one(entries);
+      yield { method, path, data: bent(body) };
     } else if (how < 0.75) yield { method: 'POST', path: '/api/jobs', data: bent(newJob()) };
     else if (how < 0.9) {
       // The body of one route sent to another.

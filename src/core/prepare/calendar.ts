@@ -39,9 +39,15 @@ export interface UntilTheBay {
 
 /**
  * What has to be done with before a vehicle goes into the bay, each as early as it can be, what soaks as late as it may.
- * @param today @param wanted the day somebody named; null for as early as can be @throws CoreError on a circle
+ * @param today @param wanted the day somebody named; null for as early as can be @param off days on which nothing goes into the bay unless
+ * somebody names one @throws CoreError on a circle
  */
-export function untilTheBay(given: readonly Task[], today: number, wanted: number | null): UntilTheBay {
+export function untilTheBay(
+  given: readonly Task[],
+  today: number,
+  wanted: number | null,
+  off: (day: number) => boolean = () => false,
+): UntilTheBay {
   const by = new Map(given.map((task) => [task.id, task]));
   const before = (task: Task): Task[] => (task.after ?? []).flatMap((id) => by.get(id) ?? []);
   const behind = (task: Task): Task[] => given.filter((other) => other.after?.includes(task.id));
@@ -56,8 +62,11 @@ export function untilTheBay(given: readonly Task[], today: number, wanted: numbe
     seen.set(task.id, end);
     return end;
   };
-  const earliest = Math.max(today, ...given.map((task) => ends(task)));
-  const bay = Math.max(earliest, wanted ?? earliest);
+  const ready = Math.max(today, ...given.map((task) => ends(task)));
+  let earliest = ready;
+  // A shop that never opens has no earliest day.
+  for (let n = 0; n < 14 && off(earliest); n++) earliest += 1;
+  const bay = wanted !== null && wanted >= ready ? wanted : Math.max(earliest, wanted ?? earliest);
   const latest = (task: Task): number => Math.min(bay, ...behind(task).map((t) => latest(t) - t.days));
   const spares = given.map((task) => latest(task) - ends(task));
   const least = Math.min(...spares);
@@ -72,5 +81,5 @@ export function untilTheBay(given: readonly Task[], today: number, wanted: numbe
       longest: spare === least && earliest > today,
     };
   });
-  return { earliest, bay, late: wanted === null ? null : Math.max(0, earliest - wanted), tasks };
+  return { earliest, bay, late: wanted === null ? null : Math.max(0, bay - wanted), tasks };
 }

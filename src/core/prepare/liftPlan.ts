@@ -63,3 +63,12 @@ export function liftPlan(at: Lifted, stand: Stand | null): LiftPlan {
     clear: raise / share - at.droop - at.squash,
   };
 }
+
+/** What is looked at before anybody goes under. Common practice; local rules come first. */
+export const LIFTING_CAUTIONS: readonly string[] = [
+  'Frame and axle are each held on stands; a jack lifts and never holds.',
+  'Wheels that stay down are chocked both ways, on level firm ground; park brake on.',
+  'No timber under a stand: it splits, and it tips. Shake the vehicle before going under.',
+  'A hoist’s pads go where the maker says; look that bolts can be drawn out past its arms.',
+  'Local rules for lifting gear and its proving dates come first.',
+];

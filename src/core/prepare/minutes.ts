@@ -18,6 +18,9 @@ export interface WorkTime {
 /** One time is an accident; from this many on a step's own times are believed. Chosen. */
 const OFTEN = 3;
 
+/** A night or a lunch lies between two ticks that are further apart, minutes. Chosen. */
+const LONGEST = 240;
+
 const quantile = (sorted: readonly number[], at: number): number => {
   const place = at * (sorted.length - 1);
   const [below, above] = [sorted[Math.floor(place)]!, sorted[Math.ceil(place)]!];
@@ -34,4 +37,32 @@ export function workTime(order: readonly Operation[], seen: readonly StepTime[])
   });
   const sum = (end: 'low' | 'high') => times.reduce((all, t) => all + t[end], 0);
   return { low: sum('low'), high: sum('high'), timed: times.length, steps: order.length };
+}
+
+/** How long a step took in which something went wrong, against what it usually takes. */
+export interface LostTime {
+  minutes: number;
+  /** Quartiles of the shop's own, where it was timed often enough. */
+  usual: { low: number; high: number } | null;
+}
+
+/**
+ * @param at when it went wrong, ms @param ticks when each step of the job was ticked, ms @param step the step it happened at
+ * @returns null while the step is not ticked, or the time between two ticks is no working time
+ */
+export function lostTime(
+  at: number,
+  step: string,
+  ticks: readonly { step: string; at: number }[],
+  seen: readonly StepTime[],
+): LostTime | null {
+  const done = ticks.find((t) => t.step === step && t.at >= at);
+  const before = Math.max(...ticks.filter((t) => t.at < at).map((t) => t.at));
+  if (!done || !Number.isFinite(before)) return null;
+  const minutes = (done.at - before) / 60_000;
+  if (minutes > LONGEST) return null;
+  const name = step.split('.')[0]!;
+  const of = seen.filter((s) => s.step === name).map((s) => s.minutes);
+  const sorted = of.toSorted((p, q) => p - q);
+  return { minutes, usual: of.length < OFTEN ? null : { low: quantile(sorted, 0.25), high: quantile(sorted, 0.75) } };
 }

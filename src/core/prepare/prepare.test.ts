@@ -4,7 +4,7 @@ import { procedureOf } from '../suspension/registry';
 import { about, arrivalOf, atLeast, offBy } from './arrival';
 import { untilTheBay, type Task } from './calendar';
 import { liftPlan, UNDER_TYRE, type Lifted } from './liftPlan';
-import { workTime } from './minutes';
+import { lostTime, workTime } from './minutes';
 import { hardwareOf, type HardwareFacts } from './needed';
 import { toolsFor, type Tool } from './tools';
 
@@ -83,6 +83,11 @@ test('the calendar against a plan worked by hand', () => {
   );
   expect([later.bay, later.late]).toEqual([109, 4]);
   expect(untilTheBay(tasks, 100, 112)).toMatchObject({ bay: 112, late: 0 });
+  // Nothing is begun on 105 and 106 by itself; on a day that somebody names it is.
+  const off = (day: number) => day === 105 || day === 106;
+  expect(untilTheBay(tasks, 100, null, off)).toMatchObject({ earliest: 107, bay: 107, late: null });
+  expect(untilTheBay(tasks, 100, 106, off)).toMatchObject({ bay: 106, late: 0 });
+  expect(untilTheBay(tasks, 100, 103, off)).toMatchObject({ bay: 107, late: 4 });
   expect(() =>
     untilTheBay(
       [
@@ -166,4 +171,20 @@ test('how long it takes is told by steps that were timed, and by no other', () =
   const seen = [4, 5, 6, 7, 30].map((minutes) => ({ step: 'crack', minutes }));
   expect(workTime(steps, seen)).toEqual({ low: 10, high: 14, timed: 2, steps: steps.length });
   expect(workTime(steps, seen.slice(0, 2))).toMatchObject({ low: 0, timed: 0 });
+});
+
+test('a step in which something went wrong is told with its time, against what it usually takes', () => {
+  const minute = 60_000;
+  const ticks = [
+    { step: 'unload.left', at: 10 * minute },
+    { step: 'uboltsOff.left', at: 58 * minute },
+    { step: 'uboltsOff.right', at: 500 * minute },
+  ];
+  const seen = [12, 20, 14, 16].map((minutes) => ({ step: 'uboltsOff', minutes }));
+  expect(lostTime(30 * minute, 'uboltsOff.left', ticks, seen)).toEqual({ minutes: 48, usual: { low: 13.5, high: 17 } });
+  expect(lostTime(30 * minute, 'uboltsOff.left', ticks, [])).toEqual({ minutes: 48, usual: null });
+  // A night lies between; nothing was ticked since; nothing was ticked before.
+  expect(lostTime(60 * minute, 'uboltsOff.right', ticks, seen)).toBeNull();
+  expect(lostTime(600 * minute, 'uboltsOff.right', ticks, seen)).toBeNull();
+  expect(lostTime(5 * minute, 'unload.left', ticks, seen)).toBeNull();
 });

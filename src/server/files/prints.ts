@@ -1,6 +1,12 @@
 import { type Content } from 'pdfmake/interfaces';
 import { finalJoints } from '@/contracts/holds';
 import { type JobView } from '@/contracts/job';
+import { liftOf } from '@/contracts/lifting';
+import { type ToolRow } from '@/contracts/tool';
+import { storedFacts } from '@/contracts/fit';
+import { LIFTING_CAUTIONS } from '@/core/prepare/liftPlan';
+import { shopTools } from '@/data/prepare';
+import { standsDrawing } from './standsDrawing';
 import { orderOfWork, standsBy, type Stand } from '@/contracts/orderOfWork';
 import { planText } from '@/contracts/planText';
 import { partLines } from '@/contracts/preparation';
@@ -225,25 +231,99 @@ function partsSheet(view: JobView): Content[] {
   ];
 }
 
+/** How high it is held, what carries it, and what is to be looked at before anybody goes under. */
+function liftSheet(view: JobView, tools: readonly ToolRow[]): Content[] {
+  const lift = liftOf(view, storedFacts(view)?.travel ?? null, tools);
+  const { at, plan, stand, ahead } = lift;
+  const cautions: Content = { ul: [...LIFTING_CAUTIONS], fontSize: 10.5, margin: [0, 8, 0, 0] };
+  if (!at || !plan || ahead === null)
+    return [
+      {
+        text: lift.refused
+          ? `These figures cannot be: ${lift.refused}.`
+          : `How high it is held wants: ${lift.wants.join('; ')}. Droop is that of the stored prediction: store one for the plan as it is.`,
+      },
+      cautions,
+    ];
+  const rear = view.axle.position === 'rear';
+  const mm = (v: number) => quantityText(v, 'mm');
+  const top = plan.set ?? plan.least;
+  const hang = { front: rear ? 0 : plan.clear, rear: rear ? plan.clear : 0 };
+  const words = {
+    front: 'chocked both ways',
+    rear: 'chocked both ways',
+    [view.axle.position]: `clear by ${mm(plan.clear)}`,
+  };
+  const { svg } = standsDrawing(
+    {
+      ...{ form: view.vehicle.form, wheelbase: view.vehicle.wheelbase, dashes: 'as it stands on its wheels', words },
+      axles: [
+        { position: 'front', pair: false },
+        { position: 'rear', pair: false },
+      ],
+      ...{ rise: { front: rear ? 0 : plan.raiseAtAxle, rear: rear ? plan.raiseAtAxle : 0 }, hangs: hang },
+      stand: { behind: rear ? view.vehicle.wheelbase - ahead : ahead, top, words: mm(top) },
+    },
+    182,
+  );
+  const kg = (v: number) => quantityText(v, 'kg');
+  const rows: [string, string][] = [
+    [stand ? `${stand.name}${plan.notch === null ? '' : `, notch ${plan.notch}`}` : 'Stands, top at least', mm(top)],
+    ['Stand from the axle, towards the other one', mm(ahead)],
+    ['Frame there, as it stands', mm(at.frame)],
+    ['Frame rises at the axle', mm(plan.raiseAtAxle)],
+    ['Axle drops away', mm(at.droop)],
+    ['Tyre clear by', mm(plan.clear)],
+    ['Jack reaches', mm(plan.jack)],
+    ['Jack lifts there', kg(plan.lifts)],
+    ['Each stand carries', kg(plan.eachStand)],
+  ];
+  const stops = [
+    stand && plan.set === null ? `STOP: ${stand.name} do not reach it. Take higher ones, no timber.` : '',
+    stand && stand.capacity !== null && stand.capacity < plan.eachStand
+      ? `STOP: ${stand.name} carry ${kg(stand.capacity)} each.`
+      : '',
+  ].filter(Boolean);
+  return [
+    ...stops.map((text): Content => ({ text, bold: true, fontSize: 13 })),
+    { svg, width: 182 * MM },
+    {
+      layout: 'lightHorizontalLines',
+      margin: [0, 8, 0, 0],
+      table: {
+        widths: ['*', 90, 18],
+        body: rows.map(([name, value]) => [
+          { text: name },
+          { text: value, font: 'figure', alignment: 'right' as const },
+          box(4),
+        ]),
+      },
+    },
+    cautions,
+  ];
+}
+
 const PRINTS = {
   card: { title: 'Build card', make: buildCard },
   torque: { title: 'Torque sheet', make: torqueSheet },
   labels: { title: 'Labels', make: labels },
   parts: { title: 'Parts and hardware', make: partsSheet },
+  lift: { title: 'Lifting plan', make: liftSheet },
 } as const;
 
 /** One of a job's sheets as PDF. */
 export async function printFile(tx: Tx, jobAxleId: string, query: URLSearchParams): Promise<MadeFile> {
   const what = query.get('what') ?? 'card';
-  if (!(what in PRINTS))
+  if (!Object.hasOwn(PRINTS, what))
     throw new ProblemError(400, { code: 'bad-input', message: 'There is no such sheet.', field: 'what' });
   const { title, make } = PRINTS[what as keyof typeof PRINTS];
   const view = await loadJob(tx, jobAxleId);
+  const tools = what === 'lift' ? await shopTools(tx) : [];
   const body = await onPaper({
     title,
     of: `${view.vehicle.name}, ${axleName(view.axle.position, view.axle.suspension)}. ${planText(view.plan)}`,
     foot: `Gravelwort, ${view.today}. Common practice where no maker's sheet is named; the plan as it stood that day.`,
-    content: make(view),
+    content: make(view, tools),
   });
   return { type: 'application/pdf', name: fileName(view, what, 'pdf'), body };
 }

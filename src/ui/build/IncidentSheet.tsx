@@ -1,9 +1,14 @@
 'use client';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { type Incident } from '@/contracts/incident';
 import { INCIDENT_KINDS, INCIDENT_NAMES, WANTS_PART, type IncidentKind } from '@/contracts/incidentKinds';
+import { type JobView } from '@/contracts/job';
+import { lostTime, type StepTime } from '@/core/prepare/minutes';
 import { type Operation } from '@/core/procedure/operation';
 import { Chips } from '../controls/Chips';
 import { TextField } from '../controls/TextField';
+import { call } from '../job/api';
 import { ProblemNote } from '../job/ProblemNote';
 import { type Outbox } from '../job/useOutbox';
 import { useSend } from '../job/useSend';
@@ -94,10 +99,26 @@ export function IncidentSheet({ outbox, next }: { outbox: Outbox; next: Operatio
             <strong>{INCIDENT_NAMES[incident.kind]}</strong>: {incident.what}{' '}
             <span className="muted small">
               {incident.person}, <Clock at={incident.happenedAt} />
+              <Lost view={job.view} incident={incident} />
             </span>
           </li>
         ))}
       </ul>
     </section>
+  );
+}
+
+/** How long the step took in which it went wrong. */
+function Lost({ view, incident }: { view: JobView; incident: Incident }) {
+  const { data } = useQuery({ queryKey: ['step-times'], queryFn: () => call<StepTime[]>('/api/steps', 'GET') });
+  if (!incident.step) return null;
+  const ticks = view.ticks.filter((t) => t.done).map((t) => ({ step: t.step, at: Date.parse(t.tickedAt) }));
+  const lost = lostTime(Date.parse(incident.happenedAt), incident.step, ticks, data ?? []);
+  if (!lost) return null;
+  return (
+    <>
+      ; the step took <span className="figure">{Math.max(1, Math.round(lost.minutes))} min</span>
+      {lost.usual ? `, usually ${Math.round(lost.usual.low)} to ${Math.round(lost.usual.high)}` : ''}
+    </>
   );
 }

@@ -8,6 +8,7 @@ const WORDS = {
   '/incidents': 'note',
   '/torque-readings': 'reading',
   '/leg-threads': 'reading',
+  '/photos': 'picture',
 } as const;
 
 /** What was said here and has not reached the server, always in sight; nothing when all has. */
@@ -49,7 +50,8 @@ export function OutboxBadge({ outbox, kept: pageKept, person }: { outbox: Outbox
           <ul className="stored">
             {kept.map((item) => (
               <li key={item.id}>
-                {WORDS[item.path]}: {String(item.body.step ?? item.body.bolt ?? item.body.leg ?? item.body.what)}
+                {WORDS[item.path]}:{' '}
+                {String(item.body.step ?? item.body.bolt ?? item.body.leg ?? item.body.what ?? item.body.caption)}
                 {item.body.done === false ? ', taken back' : ''}
                 {item.person === person ? null : (
                   <span className="muted"> said by {item.person}, sent when they are at this screen</span>

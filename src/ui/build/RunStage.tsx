@@ -159,7 +159,12 @@ export function RunStage({ outbox, order, plate, picked, onPick, others }: Props
               <li key={hold.kind === 'picture' ? hold.subject : hold.joint}>
                 <Marked kind="open">{hold.text}</Marked>{' '}
                 {hold.kind === 'picture' ? (
-                  <PhotoStrip job={job} subject={hold.subject} caption={next ? spoken(next).slice(0, 180) : ''} />
+                  <PhotoStrip
+                    job={job}
+                    outbox={outbox}
+                    subject={hold.subject}
+                    caption={next ? spoken(next).slice(0, 180) : ''}
+                  />
                 ) : (
                   <a href="#torque">to the wrench</a>
                 )}
@@ -167,7 +172,7 @@ export function RunStage({ outbox, order, plate, picked, onPick, others }: Props
             ))}
         </ul>
       ) : next?.picture && view.photos.some((p) => p.subject === pictureOf(next.id)) ? (
-        <PhotoStrip job={job} subject={pictureOf(next.id)} caption={spoken(next).slice(0, 180)} />
+        <PhotoStrip job={job} outbox={outbox} subject={pictureOf(next.id)} caption={spoken(next).slice(0, 180)} />
       ) : null}
       {why !== null && holds.length > 0 ? (
         <div className="field wide">

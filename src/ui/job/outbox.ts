@@ -7,8 +7,10 @@ import { type JobView } from '@/contracts/job';
 export interface Kept {
   id: string;
   jobId: string;
-  path: '/steps' | '/incidents' | '/torque-readings' | '/leg-threads';
+  path: '/steps' | '/incidents' | '/torque-readings' | '/leg-threads' | '/photos';
   body: Readonly<Record<string, unknown>>;
+  /** Of a picture: the picture. */
+  file?: Blob;
   /** Who said it: it is sent when they are at this screen, and under no other name. */
   person: string;
   /** When it was said, by this machine's clock, ms. */
@@ -28,7 +30,21 @@ const box = (): Promise<IDBPDatabase> =>
   }));
 
 export const keep = async (item: Kept): Promise<void> => void (await (await box()).put('kept', item));
-export const dropKept = async (id: string): Promise<void> => (await box()).delete('kept', id);
+export async function dropKept(id: string): Promise<void> {
+  await (await box()).delete('kept', id);
+  const shown = shownAt.get(id);
+  if (shown) URL.revokeObjectURL(shown);
+  shownAt.delete(id);
+}
+
+const shownAt = new Map<string, string>();
+/** Where a picture that is kept here can be looked at, until it is sent. */
+export function keptPicture({ id, file }: Kept): string | undefined {
+  if (!file) return undefined;
+  const shown = shownAt.get(id) ?? URL.createObjectURL(file);
+  shownAt.set(id, shown);
+  return shown;
+}
 /** All of a job, the oldest first. */
 export const keptOf = async (jobId: string): Promise<Kept[]> =>
   ((await (await box()).getAll('kept')) as Kept[]).filter((k) => k.jobId === jobId).toSorted((p, q) => p.at - q.at);

@@ -2,7 +2,7 @@ import { type JobView } from '@/contracts/job';
 import { type Kept } from './outbox';
 import { saidSoFar } from './saidSoFar';
 
-const VIEW = { ticks: [], incidents: [], torqueReadings: [], legThreads: [] } as Partial<JobView> as JobView;
+const VIEW = { ticks: [], incidents: [], torqueReadings: [], legThreads: [], photos: [] } as Partial<JobView> as JobView;
 const AT = Date.UTC(2026, 10, 30, 8);
 const kept = (path: Kept['path'], body: Record<string, unknown>): Kept => {
   const id = crypto.randomUUID();
@@ -29,6 +29,7 @@ test('what was said and not sent shows as it will stand: the last word of each c
     kept('/torque-readings', read('39 N·m', 39_000)),
     kept('/torque-readings', read('40 N·m', 40_000)),
     kept('/leg-threads', { leg: 'left, front outer leg', typed: '11', value: 11 }),
+    kept('/photos', { subject: 'step:freeLines', caption: 'how the lines run' }),
   ]);
   expect(now.ticks.map((t) => [t.step, t.done, t.note])).toEqual([
     ['chock', false, ''],
@@ -39,6 +40,7 @@ test('what was said and not sent shows as it will stand: the last word of each c
   ]);
   expect(now.torqueReadings.map((r) => r.value)).toEqual([40_000]);
   expect(now.legThreads).toMatchObject([{ leg: 'left, front outer leg', value: 11 }]);
+  expect(now.photos).toMatchObject([{ subject: 'step:freeLines', person: 'Oona Skerrow' }]);
 });
 
 test('what an older program kept and nobody can read any more breaks no page', () => {

@@ -1,5 +1,6 @@
 import { type Incident, type LegThread } from '@/contracts/incident';
 import { type JobView } from '@/contracts/job';
+import { type PhotoRow } from '@/contracts/photo';
 import { type StepTick } from '@/contracts/stepTick';
 import { type TorqueReading } from '@/contracts/torque';
 import { type Kept } from './outbox';
@@ -18,6 +19,7 @@ const SAYS: Record<Kept['path'], Readonly<Record<string, 'string' | 'number' | '
     ...{ value: 'number', unit: 'string', state: 'string', instrument: 'string' },
   },
   '/leg-threads': { leg: 'string', typed: 'string', value: 'number' },
+  '/photos': { id: 'string', subject: 'string', caption: 'string' },
 };
 const says = ({ path, body }: Kept): boolean =>
   Object.entries(SAYS[path]).every(([field, type]) => typeof body[field] === type);
@@ -39,6 +41,11 @@ export function saidSoFar(view: JobView, kept: readonly Kept[]): JobView {
         const said = { ...body, person, readAt: at } as TorqueReading;
         const same = (r: TorqueReading) => r.joint === said.joint && r.bolt === said.bolt;
         return { ...now, torqueReadings: putIn(now.torqueReadings, said, same) };
+      }
+      case '/photos': {
+        // How large it is the server tells; until then it is drawn as a camera's usual picture.
+        const said = { width: 4, height: 3, sha256: '', ...body, person, takenAt: at } as PhotoRow;
+        return { ...now, photos: putIn(now.photos, said, (p) => p.id === said.id) };
       }
       case '/leg-threads': {
         const said = { ...body, person, readAt: at } as LegThread;

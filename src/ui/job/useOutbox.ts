@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type JobView } from '@/contracts/job';
 import { call } from './api';
 import { ApiProblem } from './ApiProblem';
-import { dropKept, keep, keepView, keptOf, viewOf, type Kept } from './outbox';
+import { dropKept, keep, keepView, keptOf, keptPicture, viewOf, type Kept } from './outbox';
 import { saidSoFar } from './saidSoFar';
 import { type JobHandle } from './useJob';
 
@@ -20,7 +20,9 @@ export interface Outbox {
   /** Since when nothing could be reached, ms; null while the server answers. */
   since: number | null;
   /** Says something of the job: sent when it can be, kept until then. @throws what the server refuses at once */
-  say: (path: Kept['path'], body: Record<string, unknown>) => Promise<void>;
+  say: (path: Kept['path'], body: Record<string, unknown>, file?: Blob) => Promise<void>;
+  /** Addresses of pictures that are only here yet, by their ids. */
+  pictures: ReadonlyMap<string, string>;
   /** Throws away what the server would not have. */
   drop: (id: string) => void;
 }
@@ -31,9 +33,15 @@ export function useOutbox(job: JobHandle, person: string): Outbox {
   const [kept, setKept] = useState<readonly Kept[]>([]);
   const [since, setSince] = useState<number | null>(null);
   const sending = useRef(false);
-  const send = useRef(job.send);
+  const give = useRef<(item: Pick<Kept, 'path' | 'body' | 'file'>) => Promise<unknown>>(null);
   useEffect(() => {
-    send.current = job.send;
+    give.current = ({ path, body, file }) => {
+      if (!file) return job.send(path, 'POST', body);
+      const form = new FormData();
+      for (const [name, value] of Object.entries(body)) form.set(name, String(value));
+      form.set('file', file);
+      return job.upload(path, form);
+    };
   });
 
   const flush = useCallback(async () => {
@@ -44,7 +52,7 @@ export function useOutbox(job: JobHandle, person: string): Outbox {
         if (item.refused || item.person !== person) continue;
         const held = item.path === '/steps' ? { heldFor: Math.round((Date.now() - item.at) / 1000) } : {};
         try {
-          await send.current(item.path, 'POST', { ...item.body, ...held });
+          await give.current!({ ...item, body: { ...item.body, ...held } });
           setSince(null);
           await dropKept(item.id);
         } catch (error) {
@@ -97,12 +105,12 @@ export function useOutbox(job: JobHandle, person: string): Outbox {
     return () => clearInterval(timer);
   }, [waiting, flush]);
 
-  const say: Outbox['say'] = async (path, body) => {
-    const item: Kept = { id: String(body.id), jobId, path, body, person, at: Date.now() };
+  const say: Outbox['say'] = async (path, body, file) => {
+    const item: Kept = { id: String(body.id), jobId, path, body, person, at: Date.now(), ...(file && { file }) };
     // Behind what waits already it waits too: what was said first is sent first.
     if (!waiting) {
       try {
-        await job.send(path, 'POST', body);
+        await give.current!(item);
         setSince(null);
         return;
       } catch (error) {
@@ -121,7 +129,12 @@ export function useOutbox(job: JobHandle, person: string): Outbox {
       ),
     [job.view, kept],
   );
+  const pictures = useMemo(
+    () => new Map(kept.flatMap((k) => (k.file ? [[k.id, keptPicture(k)!] as const] : []))),
+    [kept],
+  );
   return {
+    pictures,
     job: { ...job, view },
     kept,
     since: since ?? (waiting ? (kept[0]?.at ?? null) : null),

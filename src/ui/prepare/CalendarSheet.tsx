@@ -1,8 +1,8 @@
 'use client';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { type WaitEdit, type WaitRow } from '@/contracts/needed';
-import { bayOf, dateOf } from '@/contracts/preparation';
+import { type BayDay, type WaitEdit, type WaitRow } from '@/contracts/needed';
+import { bayOf, dateOf, dayNumber, isDayOff } from '@/contracts/preparation';
 import { type UntilTheBay } from '@/core/prepare/calendar';
 import { workTime, type StepTime } from '@/core/prepare/minutes';
 import { type Operation } from '@/core/procedure/operation';
@@ -52,6 +52,7 @@ export function CalendarSheet({
             value={bay.bayOn ?? ''}
             onChange={(event) => setBay({ bayOn: event.target.value || null })}
           />
+          <BayTaken jobId={view.jobAxles[0]!.id} day={dateOf(calendar.bay)} named={bay.bayOn !== null} />
         </div>
         <TypedField
           label="Penetrant soaks, days"
@@ -116,6 +117,22 @@ export function CalendarSheet({
       <ProblemNote problem={problem ?? bayProblem} />
     </section>
   );
+}
+
+/** What else goes into the bay that day, and what day of the week nobody usually begins. */
+function BayTaken({ jobId, day, named }: { jobId: string; day: string; named: boolean }) {
+  const { data } = useQuery({ queryKey: ['bay-days'], queryFn: () => call<BayDay[]>('/api/bay-days', 'GET') });
+  const others = (data ?? []).filter((b) => b.jobId !== jobId && b.bayOn === day);
+  const says = [
+    ...others.map((b) => `${b.vehicle} goes into the bay that day too`),
+    ...(isDayOff(dayNumber(day)) ? ['a Saturday or Sunday'] : []),
+    ...(named ? [] : ['not on a Saturday or Sunday unless you name one']),
+  ];
+  return says.length > 0 ? (
+    <span className={others.length > 0 ? 'look small' : 'muted small'} data-testid="bay-taken">
+      {says.join('; ')}
+    </span>
+  ) : null;
 }
 
 /** How long the work itself takes, by the shop's own ticks; nothing is made up. */
@@ -219,7 +236,7 @@ function Drawn({
         aria-label={`Until the bay: ${tasks.map((t) => `${t.name}, ${t.spare} days to spare`).join('; ') || 'nothing waits'}; into the bay ${dayText(dateOf(bay))}`}
       >
         {Array.from({ length: days }, (_, k) => first + k).map((day) => {
-          const free = [0, 6].includes(new Date(day * 864e5).getUTCDay());
+          const free = isDayOff(day);
           return (
             <g key={day}>
               <rect

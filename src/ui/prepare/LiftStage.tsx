@@ -10,7 +10,7 @@ import { useLengthText } from '../measured/Figure';
 import { Chocks, Ground, Stand, Wheel } from '../drawing/Standing';
 import { useView } from '../theme/View';
 import { sketchedAxles } from '../frame/VehicleHead';
-import { type Lift } from './useLift';
+import { type Lift } from '@/contracts/lifting';
 
 /** Where nothing is read yet the vehicle is drawn as it stands, with this much of a wheel, mm. */
 const WHEEL = 0.125;

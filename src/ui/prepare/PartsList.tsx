@@ -258,10 +258,7 @@ function Detail({ job, line, onMeasure }: { job: JobHandle; line: PartLine; onMe
           onClear={() => void run(() => price(null, null))}
         />
       </div>
-      <FromShelf
-        line={line}
-        onTake={(shelfItemId, source) => void put({ shelfItemId, source, state: shelfItemId ? 'here' : 'toOrder' })}
-      />
+      <FromShelf line={line} onTake={(shelfItemId, source, state) => void put({ shelfItemId, source, state })} />
       <div className="acts">
         {line.called.length > 0 ? (
           <button type="button" className="act" onClick={onMeasure}>
@@ -283,7 +280,13 @@ function Detail({ job, line, onMeasure }: { job: JobHandle; line: PartLine; onMe
 const WORD = /[A-Za-z]{4,}/;
 
 /** What of it lies on the shop's own shelf: taken, it is counted off there. */
-function FromShelf({ line, onTake }: { line: PartLine; onTake: (id: string | null, source: string) => void }) {
+function FromShelf({
+  line,
+  onTake,
+}: {
+  line: PartLine;
+  onTake: (id: string | null, source: string, state: NeedState) => void;
+}) {
   const [words, setWords] = useState(WORD.exec(line.what)?.[0].replace(/s$/, '') ?? '');
   const [asked, setAsked] = useState(false);
   const found = useQuery({
@@ -293,11 +296,23 @@ function FromShelf({ line, onTake }: { line: PartLine; onTake: (id: string | nul
       call<ShelfPage>('/api/shelf/page', 'POST', { ...WHOLE_SHELF, words: words.trim(), holding: 'stock', here: true }),
   });
   const { part } = line;
+  if (part?.shelfItemId && part.state === 'ordered')
+    return (
+      <p>
+        <Marked kind="open">kept for this job on the shop’s own shelf</Marked>{' '}
+        <button type="button" className="act quiet" onClick={() => onTake(part.shelfItemId, part.source, 'here')}>
+          take {line.wanted}
+        </button>{' '}
+        <button type="button" className="link" onClick={() => onTake(null, '', 'toOrder')}>
+          let it go
+        </button>
+      </p>
+    );
   if (part?.shelfItemId)
     return (
       <p>
         <Marked kind="done">taken from the shop’s own shelf</Marked>{' '}
-        <button type="button" className="link" onClick={() => onTake(null, '')}>
+        <button type="button" className="link" onClick={() => onTake(null, '', 'toOrder')}>
           put it back
         </button>
       </p>
@@ -314,22 +329,31 @@ function FromShelf({ line, onTake }: { line: PartLine; onTake: (id: string | nul
     <div className="from-shelf">
       <TextField label="On the shelf" most={80} value={words} onChange={setWords} />
       <ul className="stored">
-        {(found.data?.items ?? []).slice(0, 6).map((item) => (
-          <li key={item.id}>
-            {[item.name, item.number].filter(Boolean).join(', ')}{' '}
-            <span className="muted">
-              {item.quantity} there{item.place ? `, ${item.place}` : ''}
-            </span>{' '}
-            <button
-              type="button"
-              className="act quiet"
-              disabled={(item.quantity ?? 0) < line.wanted}
-              onClick={() => onTake(item.id, `own shelf${item.place ? `, ${item.place}` : ''}`.slice(0, 80))}
-            >
-              take {line.wanted}
-            </button>
-          </li>
-        ))}
+        {(found.data?.items ?? []).slice(0, 6).map((item) => {
+          const kept = found.data?.kept?.[item.id] ?? 0;
+          const few = (item.quantity ?? 0) - kept < line.wanted;
+          const source = `own shelf${item.place ? `, ${item.place}` : ''}`.slice(0, 80);
+          return (
+            <li key={item.id}>
+              {[item.name, item.number].filter(Boolean).join(', ')}{' '}
+              <span className="muted">
+                {item.quantity} there{kept > 0 ? `, ${kept} of them kept for other work` : ''}
+                {item.place ? `, ${item.place}` : ''}
+              </span>{' '}
+              <button
+                type="button"
+                className="act quiet"
+                disabled={few}
+                onClick={() => onTake(item.id, source, 'here')}
+              >
+                take {line.wanted}
+              </button>{' '}
+              <button type="button" className="link" disabled={few} onClick={() => onTake(item.id, source, 'ordered')}>
+                keep for this job
+              </button>
+            </li>
+          );
+        })}
         {found.data?.items.length === 0 ? <li className="muted">Nothing of that name lies here.</li> : null}
       </ul>
     </div>

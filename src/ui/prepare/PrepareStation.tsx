@@ -33,7 +33,9 @@ export function PrepareStation({ first, people, person }: StationProps) {
   const wanted = lines.filter((l) => l.state !== 'notWanted').length;
   const lacking = needs.filter((n) => !n.has).length;
   // What is not ordered comes on no day that anybody knows.
-  const noDay = view.build ? 0 : open.filter((l) => l.state === 'toOrder' || !l.part?.dueOn).length;
+  const noDay = view.build
+    ? 0
+    : open.filter((l) => l.state === 'toOrder' || !(l.part?.dueOn ?? l.part?.shelfItemId)).length;
   const { bayOn } = bayOf(view);
   const measure = (need: string) => {
     setMeasured(need);

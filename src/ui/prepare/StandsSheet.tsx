@@ -1,5 +1,6 @@
 'use client';
 import { type ToolRow } from '@/contracts/tool';
+import { LIFTING_CAUTIONS } from '@/core/prepare/liftPlan';
 import { LIFTING_POINT_IDS, LIFTING_POINTS } from '@/core/sheet/lifting';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
@@ -9,7 +10,7 @@ import { useLengthText } from '../measured/Figure';
 import { useQuantityText } from '../measured/Quantity';
 import { ReadingField } from '../measured/ReadingField';
 import { useBay } from './useBay';
-import { type Lift } from './useLift';
+import { type Lift } from '@/contracts/lifting';
 
 /** Where the vehicle is held: two readings and a pair of stands; what they must reach and carry. */
 export function StandsSheet({ job, lift, tools }: { job: JobHandle; lift: Lift; tools: readonly ToolRow[] }) {
@@ -43,6 +44,11 @@ export function StandsSheet({ job, lift, tools }: { job: JobHandle; lift: Lift; 
             carries.
           </p>
         )}
+        <p>
+          <a className="link" href={`/api/jobs/${job.view.id}/print?what=lift`} download>
+            lifting plan, PDF
+          </a>
+        </p>
         <ProblemNote problem={problem} />
       </section>
       <section aria-label="What they must reach and carry">
@@ -83,11 +89,9 @@ export function StandsSheet({ job, lift, tools }: { job: JobHandle; lift: Lift; 
           </p>
         )}
         <ul className="muted small">
-          <li>Frame and axle are each held on stands; a jack lifts and never holds.</li>
-          <li>Wheels that stay down are chocked both ways, on level firm ground; park brake on.</li>
-          <li>No timber under a stand: it splits, and it tips. Shake the vehicle before going under.</li>
-          <li>A hoist’s pads go where the maker says; look that bolts can be drawn out past its arms.</li>
-          <li>Local rules for lifting gear and its proving dates come first.</li>
+          {LIFTING_CAUTIONS.map((caution) => (
+            <li key={caution}>{caution}</li>
+          ))}
         </ul>
       </section>
     </div>

@@ -17,7 +17,7 @@ import { useSend } from '../job/useSend';
 import { useWords } from '../measured/Quantity';
 import { TypedField, type Typed } from '../measured/TypedField';
 import { useKept } from '../measured/useKept';
-import { type Lift } from './useLift';
+import { type Lift } from '@/contracts/lifting';
 
 const ACROSS = lengthRule(3, 120);
 

@@ -1,65 +1,12 @@
 'use client';
 import { useMemo } from 'react';
-import { bayOf } from '@/contracts/preparation';
-import { axleSheetOf } from '@/contracts/sheet';
+import { liftOf, type Lift } from '@/contracts/lifting';
 import { type JobView } from '@/contracts/job';
 import { type ToolRow } from '@/contracts/tool';
-import { CoreError } from '@/core/errors';
-import { GRAVITY } from '@/core/material/steel';
-import { liftPlan, UNDER_TYRE, type Lifted, type LiftPlan } from '@/core/prepare/liftPlan';
-import { LIFTING_POINTS, type LiftingPoint } from '@/core/sheet/lifting';
-import { axleMassIn } from '@/core/sheet/reading';
 import { useTravel } from '../check/useTravel';
 
-export interface Lift {
-  at: Lifted | null;
-  plan: LiftPlan | null;
-  stand: ToolRow | null;
-  /** What is still to be read or solved for it. */
-  wants: string[];
-  /** Why the readings cannot be. */
-  refused: string | null;
-  frame: number | null;
-  ahead: number | null;
-}
-
-/** How high the vehicle is held while it is worked on, from the solved droop and what was read where the stand goes. */
+/** How high the vehicle is held while it is worked on, with the droop solved as the plan is now. */
 export function useLift(view: JobView, tools: readonly ToolRow[]): Lift {
-  const travel = useTravel(view, view.plan.changes, view.states[0]?.id ?? '');
-  return useMemo(() => {
-    const read = (point: LiftingPoint) =>
-      view.readings.find((r) => r.point === point && r.phase === 'before')?.value ?? null;
-    const frame = read('frameAtStand');
-    const ahead = read('standAhead');
-    const sheet = axleSheetOf(view);
-    const mass = sheet.states[0] ? axleMassIn(sheet, sheet.states[0]) : null;
-    const droops = [travel.travel?.droopToday, travel.travel?.droopPlanned].flatMap((d) =>
-      typeof d === 'number' ? [d] : [],
-    );
-    const stand = tools.find((t) => t.id === bayOf(view).standId) ?? null;
-    const known = { frame, ahead, stand };
-    const wants = [
-      ...(frame === null ? [LIFTING_POINTS.frameAtStand.label] : []),
-      ...(ahead === null ? [LIFTING_POINTS.standAhead.label] : []),
-      ...(mass === null ? ['what the axle weighs (Measure)'] : []),
-      ...(droops.length === 0 ? ['how far the axle drops (the spring must be solved)'] : []),
-    ];
-    const none = { ...known, at: null, plan: null, wants, refused: null };
-    if (wants.length > 0 || frame === null || ahead === null || mass === null) return none;
-    const at: Lifted = {
-      ...{ wheelbase: view.vehicle.wheelbase, frame, ahead, clear: UNDER_TYRE, axleMass: mass },
-      droop: Math.max(0, ...droops),
-      squash: (mass * GRAVITY) / 2 / travel.assembled.input.tyreRate.value,
-    };
-    try {
-      const reach =
-        stand && stand.low !== null && stand.high !== null
-          ? { lowest: stand.low, highest: stand.high, notch: stand.notch ?? 1 }
-          : null;
-      return { ...known, at, plan: liftPlan(at, reach), wants, refused: null };
-    } catch (error) {
-      if (!(error instanceof CoreError)) throw error;
-      return { ...none, refused: error.message };
-    }
-  }, [view, tools, travel]);
+  const { travel } = useTravel(view, view.plan.changes, view.states[0]?.id ?? '');
+  return useMemo(() => liftOf(view, travel, tools), [view, tools, travel]);
 }

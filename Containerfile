@@ -1,4 +1,4 @@
-# Gravelwort with its own database in one container. Written for docs/deploy.md; not driven on the machines it was written on.
+# Gravelwort with its own database in one container. Its commands were run in a root of Debian stable, see docs/deploy.md.
 FROM debian:stable-slim
 RUN mkdir -p /etc/postgresql-common/createcluster.d \
  && echo 'create_main_cluster = false' > /etc/postgresql-common/createcluster.d/nomain.conf \

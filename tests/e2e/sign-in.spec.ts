@@ -56,6 +56,7 @@ const GATES: Record<string, Need> = {
         'GET due-calendar',
         'GET tools',
         'GET steps',
+        'GET bay-days',
       ],
     ].map((route) => [route, 'read' as const]),
   ),

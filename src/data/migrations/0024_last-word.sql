@@ -19,8 +19,11 @@ BEGIN
   END LOOP;
 END $$;
 CREATE INDEX audit_last ON audit (shop_id, nth DESC);
+-- What jobs keep of the shelf for themselves.
+CREATE INDEX needed_part_kept ON needed_part (shop_id, shelf_item_id) WHERE shelf_item_id IS NOT NULL AND state = 'ordered';
 
 -- Down Migration
+DROP INDEX needed_part_kept;
 DO $$
 DECLARE name text;
 BEGIN

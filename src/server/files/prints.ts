@@ -14,6 +14,7 @@ import { type TorqueRow } from '@/contracts/torque';
 import { ProblemError } from '@/contracts/problem';
 import { boltsOf, JOINTS } from '@/core/fastener/joints';
 import { type Operation } from '@/core/procedure/operation';
+import { formOf } from '@/core/vehicle/form';
 import { quantityText } from '@/core/units/format';
 import { axleName } from '@/core/suspension/names';
 import { jointsOf } from '@/core/suspension/registry';
@@ -246,20 +247,22 @@ function liftSheet(view: JobView, tools: readonly ToolRow[]): Content[] {
       cautions,
     ];
   const rear = view.axle.position === 'rear';
-  const mm = (v: number) => quantityText(v, 'mm');
+  const mm = (v: number) => `${Math.round(v)} mm`;
   const top = plan.set ?? plan.least;
   const hang = { front: rear ? 0 : plan.clear, rear: rear ? plan.clear : 0 };
+  const { hitched } = formOf(view.vehicle.form);
   const words = {
-    front: 'chocked both ways',
+    front: hitched ? 'coupling held' : 'chocked both ways',
     rear: 'chocked both ways',
     [view.axle.position]: `clear by ${mm(plan.clear)}`,
   };
+  const pair = view.axle.suspension.startsWith('tandem');
   const { svg } = standsDrawing(
     {
       ...{ form: view.vehicle.form, wheelbase: view.vehicle.wheelbase, dashes: 'as it stands on its wheels', words },
       axles: [
-        { position: 'front', pair: false },
-        { position: 'rear', pair: false },
+        ...(hitched ? [] : [{ position: 'front' as const, pair: pair && !rear }]),
+        { position: 'rear', pair: pair && rear },
       ],
       ...{ rise: { front: rear ? 0 : plan.raiseAtAxle, rear: rear ? plan.raiseAtAxle : 0 }, hangs: hang },
       stand: { behind: rear ? view.vehicle.wheelbase - ahead : ahead, top, words: mm(top) },
@@ -268,7 +271,10 @@ function liftSheet(view: JobView, tools: readonly ToolRow[]): Content[] {
   );
   const kg = (v: number) => quantityText(v, 'kg');
   const rows: [string, string][] = [
-    [stand ? `${stand.name}${plan.notch === null ? '' : `, notch ${plan.notch}`}` : 'Stands, top at least', mm(top)],
+    [
+      stand ? `${capital(stand.name)}${plan.notch === null ? '' : `, notch ${plan.notch}`}` : 'Stands, top at least',
+      mm(top),
+    ],
     ['Stand from the axle, towards the other one', mm(ahead)],
     ['Frame there, as it stands', mm(at.frame)],
     ['Frame rises at the axle', mm(plan.raiseAtAxle)],

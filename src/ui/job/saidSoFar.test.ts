@@ -2,7 +2,13 @@ import { type JobView } from '@/contracts/job';
 import { type Kept } from './outbox';
 import { saidSoFar } from './saidSoFar';
 
-const VIEW = { ticks: [], incidents: [], torqueReadings: [], legThreads: [], photos: [] } as Partial<JobView> as JobView;
+const VIEW = {
+  ticks: [],
+  incidents: [],
+  torqueReadings: [],
+  legThreads: [],
+  photos: [],
+} as Partial<JobView> as JobView;
 const AT = Date.UTC(2026, 10, 30, 8);
 const kept = (path: Kept['path'], body: Record<string, unknown>): Kept => {
   const id = crypto.randomUUID();

@@ -287,6 +287,8 @@ const rescue: DemoJob = {
       source: 'maker',
       lubrication: 'dry',
       stage: 'notYet',
+      running: null,
+      runningTyped: null,
     },
   ],
   sideFindings: [{ what: 'left rear shock sweats at the rod', urgency: 'soon' }],

@@ -70,7 +70,8 @@ export async function prepareJob(tx: Tx, id: string, newId: () => string): Promi
   const today = dayNumber(view.today);
   const stands = (await shopTools(tx)).find((t) => t.name === 'blue stands')!;
   await setBay(tx, id, {
-    ...{ id: newId(), bayOn: dateOf(today + 7), rusty: false, soakDays: 3, standId: stands.id },
+    ...{ id: newId(), bayOn: dateOf(today + 7), rusty: false, soakDays: 3, standId: stands.id, people: null },
+    metalBushes: false,
   });
   for (const { need, what, wanted } of partLines(view)) {
     const line = LINES[need];

@@ -2,6 +2,7 @@ import { ruleOf } from '@/core/inspection/rules';
 import { askedOf } from '@/core/suspension/registry';
 import { mustFit, MOVED_ITEMS, type FitVerdict, type Known, type SolvedFacts } from '@/core/fit/mustFit';
 import { arrivalSize, type ArrivalSize } from '@/core/prepare/arrival';
+import { TOOL_KINDS } from '@/core/prepare/toolKinds';
 import { AXLE_CLASSES } from '@/core/sheet/axleClass';
 import { axleMassIn } from '@/core/sheet/reading';
 import { type VerdictFigure, type VerdictState } from '@/core/verdict';
@@ -10,6 +11,7 @@ import { type Defect } from './defect';
 import { CHECK_NAMES } from './fitText';
 import { drivelineRead, travelKnown } from './travel';
 import { type ChangeKind } from './plan';
+import { orderOfWork, toolsOf } from './orderOfWork';
 import { partLines, wrongParts } from './preparation';
 import { newUbolts } from './ubolts';
 import { type AxleView } from './job';
@@ -86,6 +88,8 @@ const MENDS: Readonly<Record<string, readonly ChangeKind[]>> = {
   shearBond: ['shearBlock'],
   shearHoles: ['blockHoles'],
   coilBroken: ['coil'],
+  bush: ['eyeBush'],
+  pivotBush: ['pivotBush'],
 };
 const mendedByPlan = (view: AxleView, rule: string): boolean =>
   view.plan.changes.some(({ kind }) => MENDS[rule]?.includes(kind));
@@ -137,12 +141,16 @@ export function fitRows(
       }),
     ];
   });
-  return [...rows, ...found, ...arrivedWrong(view).map(settled)];
+  return [...rows, ...found, ...[...arrivedWrong(view), ...toolLacking(view)].map(settled)];
 }
 
 /** Where a row stands that the arrival check found. */
 const ARRIVAL = 'arrival:';
-export const isArrival = ({ subject }: Pick<FitRow, 'subject'>): boolean => subject.startsWith(ARRIVAL);
+/** And one that a tool lacks. */
+const TOOL = 'tool:';
+/** What Prepare has to mend. */
+export const isOfPrepare = ({ subject }: Pick<FitRow, 'subject'>): boolean =>
+  subject.startsWith(ARRIVAL) || subject.startsWith(TOOL);
 
 const sizeText = (size: ArrivalSize, value: number): string =>
   size === 'angle' ? `${((value * 180) / Math.PI).toFixed(2)}°` : `${Number(value.toFixed(1))} mm`;
@@ -165,6 +173,20 @@ function arrivedWrong(view: AxleView): Omit<FitRow, 'defect'>[] {
     toldOnly: false,
     figure: null,
   }));
+}
+
+/** A coil inside its unit is not let go without its compressor: a shop that keeps its tools here and has none at hand does not start. */
+function toolLacking(view: AxleView): Omit<FitRow, 'defect'>[] {
+  if (view.toolsHere === null || view.build) return [];
+  const takes = orderOfWork(view)?.steps.find(({ operation }) => operation.takes?.tool === 'compressor')?.operation
+    .takes;
+  if (!takes || toolsOf(view)?.has(takes.tool)) return [];
+  return [
+    {
+      ...{ subject: `${TOOL}${takes.tool}`, name: `No ${TOOL_KINDS[takes.tool].name} at hand`, state: 'does not fit' },
+      ...{ reason: takes.else, blocks: true, toldOnly: false, figure: null },
+    },
+  ];
 }
 
 /** Rows that do not fit and that nobody has mended or gone on with. */

@@ -4,7 +4,7 @@ import { holdsOf } from './holds';
 import { type AxleView } from './job';
 
 const VIEW = {
-  ...{ photos: [], torques: [], torqueReadings: [] },
+  ...{ photos: [], torques: [], torqueReadings: [], needed: [], toolsHere: null },
   ...{ axle: { suspension: 'longitudinalLeaf' }, pack: { rearEnd: 'below' } },
 } as unknown as AxleView;
 
@@ -22,4 +22,17 @@ test('a step waits for a picture of what it takes apart, the wrench at what it m
       steps.find((s) => s.id === 'freeLines')!,
     ),
   ).toEqual([]);
+});
+
+test('a pack is not opened without what clamps it: of a shop that keeps its tools here, until one is hired and here', () => {
+  const way = { sides: 'one', bonded: true, packInPlace: true } as const;
+  const clamp = procedureOf('longitudinalLeaf', [{ kind: 'addLeaf' }], way)!.operations.find(
+    (o) => o.id === 'clamp.left',
+  )!;
+  const held = (more: object) => holdsOf({ ...VIEW, ...more } as unknown as AxleView, clamp).map((h) => h.kind);
+  expect(held({})).toEqual([]);
+  expect(held({ toolsHere: ['jack'] })).toEqual(['tool']);
+  expect(held({ toolsHere: ['jack', 'clamp'] })).toEqual([]);
+  const hired = (state: string) => ({ toolsHere: ['jack'], needed: [{ need: 'tool:clamp:clamps', state }] });
+  expect([held(hired('ordered')), held(hired('here'))]).toEqual([['tool'], []]);
 });

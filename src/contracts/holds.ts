@@ -1,13 +1,16 @@
-import { boltsOf, JOINTS, settledStage, type JointId } from '@/core/fastener/joints';
+import { boltsOf, isOf, JOINTS, settledStage, type JointId } from '@/core/fastener/joints';
 import { type Operation } from '@/core/procedure/operation';
 import { jointsOf } from '@/core/suspension/registry';
+import { TOOL_KINDS, type ToolKind } from '@/core/prepare/toolKinds';
 import { type AxleView } from './job';
+import { toolsOf } from './orderOfWork';
 
 /** What a step waits for before it is ticked. */
 export type Hold =
   | { kind: 'picture'; subject: string; text: string }
   | { kind: 'torque'; joint: JointId; text: string }
-  | { kind: 'two'; text: string };
+  | { kind: 'two'; text: string }
+  | { kind: 'tool'; tool: ToolKind; text: string };
 
 /** Joints that a step makes final, by its name without the side. */
 const FINAL: Readonly<Record<string, readonly JointId[]>> = {
@@ -38,7 +41,7 @@ export function finalJoints(view: AxleView, { id }: Pick<Operation, 'id'>): Join
 export const boltsAt = (joint: JointId, { side }: Pick<Operation, 'side'>): string[] =>
   boltsOf(joint).filter((bolt) => side === null || bolt.startsWith(side) || !/^(left|right)/.test(bolt));
 
-/** What a step still waits for: a second person, a picture of what it takes apart, the wrench's figure at every bolt it makes final. It can be gone on without, with a reason. */
+/** What a step still waits for: a second person, a tool it is not done without, a picture of what it takes apart, the wrench's figure at every bolt it makes final. It can be gone on without, with a reason. */
 export function holdsOf(view: AxleView, operation: Operation): Hold[] {
   const subject = pictureOf(operation.id);
   const picture: Hold[] =
@@ -49,7 +52,7 @@ export function holdsOf(view: AxleView, operation: Operation): Hold[] {
     const entry = view.torques.find((t) => t.joint === joint);
     if (entry?.source === 'feel' || entry?.stage === 'notTouched') return [];
     const open = boltsAt(joint, operation).filter(
-      (bolt) => !view.torqueReadings.some((r) => r.joint === joint && r.bolt === bolt),
+      (bolt) => !view.torqueReadings.some((r) => r.joint === joint && isOf(bolt, r.bolt)),
     );
     if (open.length === 0 && entry !== undefined && entry.value !== null) return [];
     return [
@@ -63,8 +66,13 @@ export function holdsOf(view: AxleView, operation: Operation): Hold[] {
       },
     ];
   });
+  const tools = toolsOf(view);
+  const lacks = operation.takes && tools && !tools.has(operation.takes.tool) ? operation.takes : null;
+  const tool: Hold[] = lacks
+    ? [{ kind: 'tool', tool: lacks.tool, text: `No ${TOOL_KINDS[lacks.tool].name} at hand. ${lacks.else}` }]
+    : [];
   const two: Hold[] = operation.two ? [{ kind: 'two', text: 'Not for one alone. Who is at the other end?' }] : [];
-  return [...two, ...picture, ...torque];
+  return [...two, ...tool, ...picture, ...torque];
 }
 
 /** Joints that are loosened and not final, with what they are to get, N·mm: what stays loose. */

@@ -14,7 +14,8 @@ import { incidentSchema, legThreadSchema } from './incident';
 import { featureSchema, kitItemSchema } from './kit';
 import { stateSchema } from './loads';
 import { leafSchema, packSchema } from './pack';
-import { arrivalSchema, baySchema, neededPartSchema, waitSchema } from './needed';
+import { TOOL_KIND_IDS } from '@/core/prepare/toolKinds';
+import { arrivalSchema, baySchema, daysOffSchema, neededPartSchema, waitSchema } from './needed';
 import { photoSchema } from './photo';
 import { planNameSchema, planSchema, schoolChoiceSchema } from './plan';
 import { predictionSchema } from './prediction';
@@ -74,6 +75,10 @@ export const axleViewSchema = z.object({
   waits: z.array(waitSchema),
   /** How it goes into the bay; null while nobody said. */
   bay: baySchema.nullable(),
+  /** Kinds of tools the shop has at hand; null where it wrote none down. */
+  toolsHere: z.array(z.enum(TOOL_KIND_IDS)).nullable(),
+  /** On which days it does not work. */
+  daysOff: daysOffSchema,
   /** Of the axle, whichever job found them out. */
   fastenerSizes: z.array(fastenerSizeSchema),
   defects: z.array(defectSchema),

@@ -1,6 +1,6 @@
 import { CoreError } from '@/core/errors';
 import { GRAVITY } from '@/core/material/steel';
-import { liftPlan, UNDER_TYRE, type Lifted, type LiftPlan } from '@/core/prepare/liftPlan';
+import { drawnOut, liftPlan, UNDER_TYRE, type Lifted, type LiftPlan } from '@/core/prepare/liftPlan';
 import { LIFTING_POINTS, type LiftingPoint } from '@/core/sheet/lifting';
 import { axleMassIn } from '@/core/sheet/reading';
 import { type HubTravel } from '@/core/travel/hubTravel';
@@ -19,6 +19,8 @@ export interface Lift {
   refused: string | null;
   frame: number | null;
   ahead: number | null;
+  /** Whether the longest bolt that comes out downwards can be drawn; null while nobody measured it. */
+  drawn: { room: number; short: number } | null;
 }
 
 /** How high the vehicle is held while it is worked on, from the solved droop and what was read where the stand goes. @param travel null while it is not solved */
@@ -35,7 +37,7 @@ export function liftOf(
   const mass = sheet.states[0] ? axleMassIn(sheet, sheet.states[0]) : null;
   const droops = [travel?.droopToday, travel?.droopPlanned].flatMap((d) => (typeof d === 'number' ? [d] : []));
   const stand = tools.find((t) => t.id === bayOf(view).standId) ?? null;
-  const known = { frame, ahead, stand };
+  const known = { frame, ahead, stand, drawn: null };
   const wants = [
     ...(frame === null ? [LIFTING_POINTS.frameAtStand.label] : []),
     ...(ahead === null ? [LIFTING_POINTS.standAhead.label] : []),
@@ -54,7 +56,10 @@ export function liftOf(
       stand && stand.low !== null && stand.high !== null
         ? { lowest: stand.low, highest: stand.high, notch: stand.notch ?? 1 }
         : null;
-    return { ...known, at, plan: liftPlan(at, reach), wants, refused: null };
+    const plan = liftPlan(at, reach);
+    const [head, bolt] = [read('boltHead'), read('boltDrawn')];
+    const drawn = head === null || bolt === null ? null : drawnOut(head, bolt, plan.raise);
+    return { ...known, at, plan, drawn, wants, refused: null };
   } catch (error) {
     if (!(error instanceof CoreError)) throw error;
     return { ...none, refused: error.message };

@@ -61,11 +61,25 @@ export const baySchema = z.object({
   bayOn: daySchema.nullable(),
   rusty: z.boolean(),
   soakDays: z.number().int().min(0).max(60),
+  /** Stands, or a hoist. */
   standId: z.uuid().nullable(),
+  /** What was named is a hoist. */
+  onHoist: z.boolean(),
+  /** How many work on it; null while nobody said. */
+  people: z.literal([1, 2]).nullable(),
+  /** Nothing in eyes and pivots burns. */
+  metalBushes: z.boolean(),
 });
 export type Bay = z.infer<typeof baySchema>;
-export const newBaySchema = baySchema.extend({ id: z.uuid() });
+export const newBaySchema = baySchema.omit({ onHoist: true }).extend({ id: z.uuid() });
 export type NewBay = z.infer<typeof newBaySchema>;
+
+/** On which days the shop does not work: days of the week, Sunday 0, and single dates. */
+export const daysOffSchema = z.object({
+  week: z.array(z.number().int().min(0).max(6)).max(6, 'One day of the week must be left to work on.'),
+  on: z.array(daySchema).max(200),
+});
+export type DaysOff = z.infer<typeof daysOffSchema>;
 
 /** A day on which an open job goes into the bay. */
 export const bayDaySchema = z.object({ jobId: z.uuid(), vehicle: z.string(), bayOn: daySchema });

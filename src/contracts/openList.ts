@@ -6,7 +6,7 @@ import { TRAVEL_ITEMS } from '@/core/travel/travelRows';
 import { judgeGoal } from '@/core/height/goals';
 import { SUPPORT_ITEMS } from '@/core/procedure/safety';
 import { CHECK_NAMES } from './fitText';
-import { blocking, fitRows, isArrival, storedFacts, unchecked, unsettled, type FitRow } from './fit';
+import { blocking, fitRows, isOfPrepare, storedFacts, unchecked, unsettled, type FitRow } from './fit';
 import { missingBeforeHeights } from './gates';
 import { type AxleView, type JobView } from './job';
 import { bayOf, notHere, partLines } from './preparation';
@@ -58,7 +58,7 @@ export function openList(
   const loose = looseJoints(view);
   const found = view.findings.filter((f) => f.verdict === 'stop' || f.verdict === 'replace');
   const inspection = rows.filter((row) => row.subject.startsWith('inspect:'));
-  const plan = rows.filter((row) => !row.subject.startsWith('inspect:') && !isArrival(row));
+  const plan = rows.filter((row) => !row.subject.startsWith('inspect:') && !isOfPrepare(row));
   const wanted = view.states.find((s) => s.wanted) ?? view.states[0];
   const unread = SIDES.filter((side) => !view.outcomes.some((o) => o.side === side));
   const goals = view.goals.filter(
@@ -132,7 +132,7 @@ function untried(view: AxleView): OpenItem[] {
 /** What must still be ordered, come or be set right before the work; nothing of it once the work has begun. */
 function toPrepare(view: AxleView, rows: readonly FitRow[]): OpenItem[] {
   const wrong = blocking(rows)
-    .filter(isArrival)
+    .filter(isOfPrepare)
     .map((row) => stop(row.name));
   if (view.build) return [];
   const begun = view.needed.length > 0 || view.bay !== null;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BUSH_ENDS, BUSH_TYPE_IDS } from '@/core/bush/types';
 import { BENDS } from '@/core/fastener/uboltOrder';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { EYE_FORMS } from '@/core/mechanics/leafpack/eyes';
@@ -154,6 +155,7 @@ export const changeSchema = z.discriminatedUnion('kind', [
     ...from,
   }),
   z.object({ kind: z.literal('pivotBush'), bush: z.enum(PIVOT_BUSHES), ...from }),
+  z.object({ kind: z.literal('eyeBush'), bush: z.enum(BUSH_TYPE_IDS), ends: z.enum(BUSH_ENDS), ...from }),
   z.object({
     kind: z.literal('shearBlock'),
     rate: z.number().min(5).max(5000),

@@ -12,8 +12,8 @@ export const FITTING_KINDS = [
 export const isFitting = (change: { kind: ChangeKind }): boolean =>
   (FITTING_KINDS as readonly ChangeKind[]).includes(change.kind);
 
-/** What the springs know nothing of and what ends no travel: links beside them, the axle's own width. */
-export const LINK_KINDS = ['swayLinks', 'wrapBar', 'axleWidth'] as const satisfies readonly ChangeKind[];
+/** What the springs know nothing of and what ends no travel: bushes, links beside them, the axle's own width. */
+export const LINK_KINDS = ['eyeBush', 'swayLinks', 'wrapBar', 'axleWidth'] as const satisfies readonly ChangeKind[];
 /** Links that an axle of a kind may have; another width only where springs lie on pads. */
 export const linksOf = (kind: KindId): readonly ChangeKind[] =>
   kind === 'longitudinalLeaf' ? LINK_KINDS : LINK_KINDS.filter((link) => link === 'swayLinks');

@@ -7,7 +7,7 @@ import { changeText } from './planText';
 const WANTED: Record<ChangeKind, number> = {
   ...{ addLeaf: 2, removeLeaf: 0, pack: 2, rearch: 0, eyes: 2, block: 2, wedge: 2, shackle: 2, overAxle: 2 },
   ...{ coil: 2, spacer: 2, springs: 2, rocker: 1, slipper: 2, riser: 3, hitch: 0 },
-  ...{ perch: 0, pivotBush: 2 },
+  ...{ perch: 0, pivotBush: 2, eyeBush: 4 },
   ...{ axleWidth: 1 },
   ...{ helper: 2, swayLinks: 2, wrapBar: 1 },
   ...{ shearBlock: 2, blockHoles: 0 },
@@ -30,7 +30,9 @@ export function plannedPart(kind: KindId, change: ChangeRow): { what: string; wa
   const axles = takes(kind, 'springs') ? 2 : 1;
   const there =
     ('height' in change && change.height === 0) || (change.kind === 'helper' && change.fitted !== undefined);
-  const wanted = there ? 0 : axles * WANTED[change.kind];
+  // Three on each side where both eyes and the shackle get new ones.
+  const more = change.kind === 'eyeBush' && change.ends === 'all' ? 2 : 0;
+  const wanted = there ? 0 : axles * (WANTED[change.kind] + more);
   return wanted === 0 ? null : { what: `${changeText(change)}${ALIKE[change.kind] ?? ''}`.slice(0, 120), wanted };
 }
 

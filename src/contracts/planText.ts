@@ -1,3 +1,4 @@
+import { BUSH_END_NAMES, BUSH_TYPES } from '@/core/bush/types';
 import { type ChangeRow, type PlanRow } from './plan';
 import { SURVEY_TEXT } from './surveyText';
 
@@ -57,6 +58,8 @@ export function changeText(change: ChangeRow): string {
     }
     case 'pivotBush':
       return part ?? (change.bush === 'turns' ? 'pivot bushes that turn on their sleeves' : 'new bonded pivot bushes');
+    case 'eyeBush':
+      return part ?? `new bushes, ${BUSH_TYPES[change.bush].name}, ${BUSH_END_NAMES[change.ends]}`;
     case 'crossSpring':
       return part ?? `another spring across, ${change.leaves} leaves of ${mm(change.thicknessTyped)}`;
     case 'spindles':

@@ -8,13 +8,13 @@ import { centreBoltLength } from '@/core/fastener/centreBolt';
 import { threadNamed } from '@/core/thread/thread';
 import { besidesOf } from './besides';
 import { type AxleView } from './job';
-import { type Bay, type NeededPart } from './needed';
+import { type Bay, type DaysOff, type NeededPart } from './needed';
 import { NO_BAY } from './noBay';
 import { orderOfWork, schoolOf } from './orderOfWork';
 import { type ChangeRow } from './plan';
 import { takes } from './planKinds';
 import { plannedPart } from './planParts';
-import { uboltOrdersOf } from './ubolts';
+import { NUT, uboltOrdersOf } from './ubolts';
 
 /** What of a planned part is held against the plan when it arrives. */
 function calledOf(change: ChangeRow): Called[] {
@@ -68,7 +68,7 @@ const STEP_OF: Partial<Record<ChangeRow['kind'], readonly string[]>> = {
     spacer: ['spacer', 'perchSet'],
   },
   ...{ springs: ['shackleOn'], rocker: ['rockerOn'], slipper: ['rockerOn'], riser: ['stack'] },
-  ...{ pivotBush: ['bushIn'], perch: ['perchSet'] },
+  ...{ pivotBush: ['bushIn'], eyeBush: ['bushIn'], perch: ['perchSet'] },
   ...{ crossSpring: ['packIn'], spindles: ['spindleOn'], dropAxle: ['beamIn'] },
   ...{ axleWidth: ['axleMade'] },
   ...{ helper: ['helperOn'], swayLinks: ['swayOn'], wrapBar: ['wrapBarOn'] },
@@ -79,7 +79,6 @@ const STEP_OF: Partial<Record<ChangeRow['kind'], readonly string[]>> = {
 export const bayOf = (view: Pick<AxleView, 'bay'>): Bay => view.bay ?? NO_BAY;
 
 const springs = ({ axle }: AxleView): number => (takes(axle.suspension, 'springs') ? 2 : 1);
-const NUT = { height: 10, pitch: 1.5 };
 
 /** Everything a job's plan takes, both sides, in the order the steps ask for it; lines of a person's own at the end. */
 export function neededOf(view: AxleView): Needed[] {
@@ -119,8 +118,18 @@ export function neededOf(view: AxleView): Needed[] {
         });
   const listed = [...planned, ...hardware];
   const own = view.needed.flatMap((n): Needed[] =>
-    n.need.startsWith('own:')
-      ? [{ need: n.need, kind: 'hardware', what: n.what, wanted: n.wanted, step: null, why: '', called: [] }]
+    n.need.startsWith('own:') || n.need.startsWith('tool:')
+      ? [
+          {
+            need: n.need,
+            kind: n.need.startsWith('tool:') ? 'tool' : 'hardware',
+            what: n.what,
+            wanted: n.wanted,
+            step: null,
+            why: '',
+            called: [],
+          },
+        ]
       : [],
   );
   const at = ({ step }: Needed) => {
@@ -169,8 +178,9 @@ export const wrongParts = (lines: readonly PartLine[]): PartLine[] =>
 
 const DAY = 864e5;
 export const dayNumber = (date: string): number => Math.round(Date.parse(date) / DAY);
-/** Saturday or Sunday: common practice of when nothing is begun. */
-export const isDayOff = (day: number): boolean => [0, 6].includes(new Date(day * DAY).getUTCDay());
+/** Whether the shop does not work on a day. */
+export const isDayOff = (day: number, { week, on }: DaysOff): boolean =>
+  week.includes(new Date(day * DAY).getUTCDay()) || on.includes(dateOf(day));
 export const dateOf = (day: number): string => new Date(day * DAY).toISOString().slice(0, 10);
 
 /** What must be done with before the vehicle goes into the bay, as tasks of the calendar. */
@@ -189,7 +199,9 @@ export function tasksOf(view: AxleView, lines: readonly PartLine[]): Task[] {
 
 export function calendarOf(view: AxleView, lines = partLines(view)): UntilTheBay {
   const { bayOn } = bayOf(view);
-  return untilTheBay(tasksOf(view, lines), dayNumber(view.today), bayOn === null ? null : dayNumber(bayOn), isDayOff);
+  return untilTheBay(tasksOf(view, lines), dayNumber(view.today), bayOn === null ? null : dayNumber(bayOn), (day) =>
+    isDayOff(day, view.daysOff),
+  );
 }
 
 /** Fasteners of the axle of which somebody found out the size. */
@@ -198,3 +210,19 @@ export const sizedFasteners = (view: AxleView): SizedFastener[] =>
     const size = view.fastenerSizes.find((f) => f.joint === joint);
     return size ? [{ name: JOINTS[joint].name, across: size.across }] : [];
   });
+
+/** Bore and shell of the widest bush that a plan presses, mm; null where none is, or nobody measured them. */
+export function pressingOf(view: AxleView): { bore: number; shell: number } | null {
+  const at = (point: string) => view.readings.find((r) => r.point === point && r.phase === 'before')?.value ?? null;
+  const known = (
+    [
+      ['eyeBore', 'frontShell'],
+      ['eyeBoreRear', 'rearShell'],
+      ['hangerBore', 'hangerShell'],
+    ] as const
+  ).flatMap(([hole, outside]) => {
+    const [bore, shell] = [at(hole), at(outside)];
+    return bore === null || shell === null ? [] : [{ bore, shell }];
+  });
+  return known.toSorted((p, q) => q.shell - p.shell)[0] ?? null;
+}

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { JOINT_IDS } from '@/core/fastener/joints';
-import { TOOL_KIND_IDS, TOOL_STATES } from '@/core/prepare/tools';
+import { TOOL_STATES } from '@/core/prepare/tools';
+import { TOOL_KIND_IDS } from '@/core/prepare/toolKinds';
 import { typed, when } from './basics';
 
 const known = (least: number, most: number) => z.number().min(least).max(most).nullable();

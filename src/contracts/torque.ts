@@ -22,6 +22,9 @@ export const torqueSchema = z.object({
   source: z.enum(TORQUE_SOURCES),
   lubrication: z.enum(LUBRICATIONS),
   stage: z.enum(TORQUE_STAGES),
+  /** What its locking nut runs at before it seats, N·mm; only where the figure is told without it. */
+  running: z.number().nullable(),
+  runningTyped: z.string().nullable(),
   person: z.string(),
   enteredAt: when,
 });
@@ -29,7 +32,14 @@ export type TorqueRow = z.infer<typeof torqueSchema>;
 
 export const newTorqueSchema = torqueSchema
   .omit({ person: true, enteredAt: true })
-  .extend({ id: z.uuid(), typed: typed.nullable() });
+  .extend({
+    ...{ id: z.uuid(), typed: typed.nullable() },
+    ...{ running: z.number().min(1).max(5e6).nullable().default(null), runningTyped: typed.nullable().default(null) },
+  })
+  .refine((t) => (t.running === null) === (t.runningTyped === null), {
+    error: 'A figure needs its text.',
+    path: ['runningTyped'],
+  });
 export type NewTorque = z.infer<typeof newTorqueSchema>;
 
 /** What the wrench read at one bolt, in which state of the vehicle, with which instrument. */

@@ -46,6 +46,7 @@ function view(changes: ChangeRow[] = [], read: Partial<typeof READ> = READ): Job
       predictions: [],
       outcomes: [],
     },
+    ...{ toolsHere: null, daysOff: { week: [], on: [] } },
     ...{ goals: [], due: [], build: null, closing: null, bay: null },
     pack: { ...bare.pack, uboltBend: 'tube' },
     plan: { ...bare.plan, changes },

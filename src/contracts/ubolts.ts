@@ -1,3 +1,4 @@
+import { centreBoltLength } from '@/core/fastener/centreBolt';
 import { type UboltOrder } from '@/core/fastener/uboltOrder';
 import { type NewUbolts } from '@/core/fit/mustFit';
 import { uboltFacts, uboltNeed, type UboltFacts } from '@/core/selection/uboltNeed';
@@ -12,6 +13,14 @@ export const uboltsOf = (view: AxleView): UboltFacts =>
     view.pack.uboltBend,
     view.readings.find((r) => r.point === 'uboltThread' && r.phase === 'before')?.typed ?? null,
   );
+
+/** How much of a centre bolt stands out too far once its nut is on, mm; null while the pack is not known. @param under its length under the head, mm */
+export function boltTailOf(view: AxleView, under: number): number | null {
+  const depth = uboltOrdersOf(view)?.[0]?.working.find((line) => line.label === 'leaves as built')?.value;
+  return depth === undefined ? null : under - centreBoltLength(depth, NUT.height, NUT.pitch).most;
+}
+/** Of a centre bolt's nut, mm. Chosen, as of an M8 to M10. */
+export const NUT = { height: 10, pitch: 1.5 };
 
 /** The U-bolts that the plan as it stands needs; null while the pack is not known or it is no leaf spring. */
 export function uboltOrdersOf(view: AxleView): UboltOrder[] | null {

@@ -12,6 +12,7 @@ import {
   type WaitEdit,
 } from '@/contracts/needed';
 import { fastenerSizeSchema, toolSchema, type NewFastenerSize, type ToolEdit } from '@/contracts/tool';
+import { TOOL_KIND_IDS, type ToolKind } from '@/core/prepare/toolKinds';
 import { type Tx } from './client';
 import { insertOnce } from './insertOnce';
 
@@ -83,7 +84,8 @@ export const updateWait = (tx: Tx, jobAxleId: string, w: WaitEdit) =>
 export const jobBay = (tx: Tx, id: string) =>
   tx.rows(
     baySchema,
-    `SELECT to_char(b.bay_on, 'YYYY-MM-DD') AS "bayOn", b.rusty, b.soak_days AS "soakDays", b.stand_id AS "standId" FROM job_bay b WHERE b.job_axle_id = $1 ORDER BY b.nth DESC LIMIT 1`,
+    `SELECT to_char(b.bay_on, 'YYYY-MM-DD') AS "bayOn", b.rusty, b.soak_days AS "soakDays", b.stand_id AS "standId", b.people, b.metal_bushes AS "metalBushes",
+            coalesce((SELECT t.kind = 'hoist' FROM shop_tool t WHERE t.shop_id = b.shop_id AND t.id = b.stand_id), false) AS "onHoist" FROM job_bay b WHERE b.job_axle_id = $1 ORDER BY b.nth DESC LIMIT 1`,
     [id],
   );
 
@@ -114,8 +116,18 @@ export const keptParts = (tx: Tx, ids: readonly string[], but: string | null = n
 export const insertBay = (tx: Tx, jobAxleId: string, b: NewBay) =>
   insertOnce(tx, 'job_bay', {
     ...{ id: b.id, job_axle_id: jobAxleId, bay_on: b.bayOn, rusty: b.rusty, soak_days: b.soakDays },
-    ...{ stand_id: b.standId, person_id: tx.person },
+    ...{ stand_id: b.standId, people: b.people, metal_bushes: b.metalBushes, person_id: tx.person },
   });
+
+/** Kinds of tools the shop has at hand, with what a job hired or borrowed; null where it wrote none down. */
+export async function toolsHere(tx: Tx): Promise<ToolKind[] | null> {
+  const rows = await tx.rows(
+    z.object({ kind: z.enum(TOOL_KIND_IDS), here: z.boolean() }),
+    `SELECT t.kind, bool_or(t.state = 'here') AS here FROM shop_tool t WHERE NOT t.gone AND t.kind = ANY ($1) GROUP BY t.kind`,
+    [TOOL_KIND_IDS],
+  );
+  return rows.length === 0 ? null : rows.flatMap(({ kind, here }) => (here ? [kind] : []));
+}
 
 const TOOL = `t.id, t.kind, t.name, t.across, t.across_typed AS "acrossTyped", t.low, t.low_typed AS "lowTyped", t.high,
   t.high_typed AS "highTyped", t.notch, t.notch_typed AS "notchTyped", t.capacity, t.capacity_typed AS "capacityTyped", t.place,

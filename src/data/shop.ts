@@ -5,6 +5,7 @@ import {
   type Vehicle,
   type VehicleEdit,
 } from '@/contracts/vehicle';
+import { daysOffSchema, type DaysOff } from '@/contracts/needed';
 import { personSchema } from '@/contracts/person';
 import { type AxlePosition, type Suspension } from '@/core/suspension/names';
 import { KIND_IDS, type KindId } from '@/core/suspension/registry';
@@ -37,6 +38,19 @@ export async function shopZone(tx: Tx): Promise<string | null> {
   );
   return row?.zone ?? null;
 }
+
+/** On which days the shop does not work. */
+export async function shopDaysOff(tx: Tx): Promise<DaysOff> {
+  const [row] = await tx.rows(
+    daysOffSchema,
+    `SELECT days_off AS week, ARRAY(SELECT to_char(d, 'YYYY-MM-DD') FROM unnest(closed_on) d ORDER BY d) AS "on" FROM shop WHERE id = $1`,
+    [tx.shop],
+  );
+  return row ?? { week: [0, 6], on: [] };
+}
+
+export const setDaysOff = (tx: Tx, { week, on }: DaysOff): Promise<number> =>
+  tx.run('UPDATE shop SET days_off = $2, closed_on = $3::date[] WHERE id = $1', [tx.shop, week, on]);
 
 export async function shopName(tx: Tx): Promise<string> {
   const [row] = await tx.rows(z.object({ name: z.string() }), 'SELECT name FROM shop WHERE id = $1', [tx.shop]);

@@ -32,7 +32,7 @@ export async function insertTick(tx: Tx, jobAxleId: string, t: NewStepTick): Pro
 export const jobIncidents = (tx: Tx, id: string) =>
   tx.rows(
     incidentSchema,
-    `SELECT i.id, i.step, i.kind, i.what, i.happened_at AS "happenedAt", p.name AS person
+    `SELECT i.id, i.step, i.kind, i.what, i.days, i.happened_at AS "happenedAt", p.name AS person
        FROM incident i JOIN person p ON p.shop_id = i.shop_id AND p.id = i.person_id
       WHERE i.job_axle_id = $1 ORDER BY i.happened_at`,
     [id],
@@ -40,16 +40,24 @@ export const jobIncidents = (tx: Tx, id: string) =>
 
 export const insertIncident = (tx: Tx, jobAxleId: string, i: NewIncident) =>
   insertOnce(tx, 'incident', {
-    ...{ id: i.id, job_axle_id: jobAxleId, step: i.step, kind: i.kind, what: i.what, person_id: tx.person },
+    ...{
+      id: i.id,
+      job_axle_id: jobAxleId,
+      step: i.step,
+      kind: i.kind,
+      what: i.what,
+      days: i.days,
+      person_id: tx.person,
+    },
   });
 
-/** The last reading of every leg. */
+/** The last reading of every leg, of each of what is read there. */
 export const jobLegThreads = (tx: Tx, id: string) =>
   tx.rows(
     legThreadSchema,
-    `SELECT DISTINCT ON (l.leg) l.leg, l.typed, l.value, l.read_at AS "readAt", p.name AS person
+    `SELECT DISTINCT ON (l.what, l.leg) l.what, l.leg, l.typed, l.value, l.read_at AS "readAt", p.name AS person
        FROM leg_thread l JOIN person p ON p.shop_id = l.shop_id AND p.id = l.person_id
-      WHERE l.job_axle_id = $1 ORDER BY l.leg, l.nth DESC`,
+      WHERE l.job_axle_id = $1 ORDER BY l.what, l.leg, l.nth DESC`,
     [id],
   );
 

@@ -6,7 +6,7 @@ import { insertOnce } from './insertOnce';
 export const jobTorques = (tx: Tx, id: string) =>
   tx.rows(
     torqueSchema,
-    `SELECT DISTINCT ON (t.joint) t.joint, t.typed, t.value_nmm AS value, t.unit, t.source, t.lubrication, t.stage,
+    `SELECT DISTINCT ON (t.joint) t.joint, t.typed, t.value_nmm AS value, t.unit, t.source, t.lubrication, t.stage, t.running_nmm AS running, t.running_typed AS "runningTyped",
             t.entered_at AS "enteredAt", p.name AS person
        FROM torque_entry t JOIN person p ON p.shop_id = t.shop_id AND p.id = t.person_id
       WHERE t.job_axle_id = $1 ORDER BY t.joint, t.nth DESC`,
@@ -17,6 +17,7 @@ export const insertTorque = (tx: Tx, jobAxleId: string, t: NewTorque) =>
   insertOnce(tx, 'torque_entry', {
     ...{ id: t.id, job_axle_id: jobAxleId, joint: t.joint, typed: t.typed, value_nmm: t.value, unit: t.unit },
     ...{ source: t.source, lubrication: t.lubrication, stage: t.stage, person_id: tx.person },
+    ...{ running_nmm: t.running, running_typed: t.runningTyped },
   });
 
 /** The last reading of every bolt. Those of earlier releases named no bolt; they stand with the joint. */

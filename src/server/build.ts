@@ -10,7 +10,7 @@ import { acceptedSubject, leftOpenOfJob, toAccept } from '@/contracts/openList';
 import { notFound, ProblemError } from '@/contracts/problem';
 import { assembledOf } from '@/contracts/sheet';
 import { type NewIncident, type NewLegThread } from '@/contracts/incident';
-import { WANTS_PART } from '@/contracts/incidentKinds';
+import { INCIDENT_NAMES, WANTS_PART } from '@/contracts/incidentKinds';
 import { type NewStepTick } from '@/contracts/stepTick';
 import { type NewTorque, type NewTorqueReading } from '@/contracts/torque';
 import { boltsOf, notFinal } from '@/core/fastener/joints';
@@ -25,7 +25,7 @@ import { insertDue } from '@/data/due';
 import * as jobs from '@/data/job';
 import { requireRoom } from '@/data/room';
 import { insertSideFinding } from '@/data/inspect';
-import { insertNeeded } from '@/data/prepare';
+import { insertNeeded, insertWait } from '@/data/prepare';
 import { insertIncident, insertLegThread, insertTick, stepGaps } from '@/data/stepTick';
 import { insertTorque, insertTorqueReading } from '@/data/torque';
 import { findById } from './again';
@@ -172,7 +172,7 @@ export async function tickStep(tx: Tx, jobAxleId: string, given: NewStepTick): P
 
 /**
  * Writes down what went wrong or was found at a step. What seized, snapped or was wrong comes to the list of parts, what was found by the way to
- * the vehicle's findings, in the same breath.
+ * the vehicle's findings, the days it costs to the calendar, in the same breath.
  */
 export async function noteIncident(tx: Tx, jobAxleId: string, given: NewIncident): Promise<JobView> {
   const { job, vehicle } = await loadJob(tx, jobAxleId);
@@ -191,6 +191,13 @@ export async function noteIncident(tx: Tx, jobAxleId: string, given: NewIncident
           orders: '',
         },
         ...{ dueOn: null, shelfItemId: null, version: 0 },
+      });
+    }
+    if (given.days !== null) {
+      await requireRoom(tx, 'job_wait', jobAxleId);
+      await insertWait(tx, jobAxleId, {
+        ...{ id: given.id, what: `${INCIDENT_NAMES[given.kind]}: ${given.what}`.slice(0, 80), days: given.days },
+        ...{ afterWait: null, done: false, struck: false, version: 0 },
       });
     }
     if (given.kind === 'found') {
@@ -295,11 +302,21 @@ function checkTorque(given: { typed: string; value: number | null; unit: string 
     throw bad(parsed.kind === 'refused' ? parsed.reason : 'The text and its value do not agree.');
 }
 
+const unitOf = (text: string): string | null => {
+  const parsed = parseMeasured(text, TORQUE_READING_RULE);
+  return parsed.kind === 'ok' ? parsed.unit : null;
+};
+
 /**
  * Writes down what a joint is to get and how far it is. It is final only with a figure that says where it comes from and with every
  * bolt read, or plainly by feel. Final U-bolts set the checks after the first load cycles.
  */
 export async function enterTorque(tx: Tx, jobAxleId: string, given: NewTorque): Promise<JobView> {
+  if (given.runningTyped !== null)
+    checkTorque(
+      { typed: given.runningTyped, value: given.running, unit: unitOf(given.runningTyped) },
+      TORQUE_READING_RULE,
+    );
   if (given.typed !== null) checkTorque({ ...given, typed: given.typed });
   else if (given.value !== null) throw bad('A figure needs its text.');
   if (given.stage === 'final' || given.stage === 'again') {

@@ -15,7 +15,7 @@ type Rows = Record<string, Row[]>;
 /** Changes of a plan that leave the spring itself as it was. */
 const ROUND_THE_SPRING = [
   ...['block', 'wedge', 'shackle', 'overAxle', 'spacer', 'stopPad', 'stopCut', 'shocks', 'ubolts', 'line'],
-  ...['riser', 'rocker', 'slipper', 'hitch', 'spindles', 'dropAxle', 'perch', 'pivotBush', 'blockHoles'],
+  ...['riser', 'rocker', 'slipper', 'hitch', 'spindles', 'dropAxle', 'perch', 'pivotBush', 'eyeBush', 'blockHoles'],
   ...['helper', 'swayLinks', 'wrapBar', 'axleWidth'],
 ];
 

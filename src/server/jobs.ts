@@ -19,9 +19,9 @@ import * as jobs from '@/data/job';
 import { jobAxles, jobSeen } from '@/data/jobAxle';
 import * as plans from '@/data/plan';
 import { currentReadings, jobDays } from '@/data/reading';
-import { vehicleAxles } from '@/data/shop';
+import { shopDaysOff, vehicleAxles } from '@/data/shop';
 import { together } from '@/data/together';
-import { jobArrivals, jobBay, jobFastenerSizes, jobNeeded, jobWaits } from '@/data/prepare';
+import { jobArrivals, jobBay, jobFastenerSizes, jobNeeded, jobWaits, toolsHere } from '@/data/prepare';
 import { jobIncidents, jobLegThreads, jobTicks } from '@/data/stepTick';
 import { axleLessons, jobFunctionChecks, jobHandOver, jobRoadTests, jobSettlingHeights } from '@/data/prove';
 import { shopExpects } from '@/data/expects';
@@ -109,7 +109,16 @@ async function loadAxle(tx: Tx, id: string): Promise<AxleView> {
     limits,
     expects,
     today,
-  ] = await Promise.all([readAll(tx, OF_JOB, id), shopLimits(tx), shopExpects(tx), shopToday(tx)]);
+    toolKinds,
+    daysOff,
+  ] = await Promise.all([
+    readAll(tx, OF_JOB, id),
+    shopLimits(tx),
+    shopExpects(tx),
+    shopToday(tx),
+    toolsHere(tx),
+    shopDaysOff(tx),
+  ]);
   const pack = packs.find((p) => p.side === null);
   if (!job || !vehicle || !axle || !pack || !seen || !plans.plan) throw notFound('This job');
   const { odometer, ...ofVehicle } = await readAll(tx, OF_VEHICLE, vehicle.id);
@@ -130,6 +139,8 @@ async function loadAxle(tx: Tx, id: string): Promise<AxleView> {
     limits,
     expects,
     today,
+    daysOff,
+    toolsHere: toolKinds,
     plan: plans.plan,
     plans: plans.plans,
     build: build ?? null,

@@ -1,13 +1,14 @@
 // Prepare: what the plan takes and how it stands, what takes days, tools, what fits the fasteners, the day in the bay.
 import { ARRIVAL_SIZES } from '@/core/prepare/arrival';
 import { type JobView } from '@/contracts/job';
-import { type NeededEdit, type NewArrival, type NewBay, type WaitEdit } from '@/contracts/needed';
+import { type DaysOff, type NeededEdit, type NewArrival, type NewBay, type WaitEdit } from '@/contracts/needed';
 import { partLines } from '@/contracts/preparation';
 import { conflict, notFound, ProblemError, taken } from '@/contracts/problem';
 import { partEditSchema } from '@/contracts/shelf';
 import { type NewFastenerSize, type ToolEdit, type ToolRow } from '@/contracts/tool';
 import { type Tx } from '@/data/client';
 import * as prepare from '@/data/prepare';
+import { setDaysOff, shopDaysOff } from '@/data/shop';
 import { requireRoom } from '@/data/room';
 import { holdParts, putParts, shelfItems } from '@/data/shelf';
 import { findById, requireSame } from './again';
@@ -24,7 +25,9 @@ export async function saveNeeded(tx: Tx, jobAxleId: string, edit: NeededEdit): P
     return before;
   }
   await takeOffShelf(tx, jobAxleId, there?.state === 'here' ? there : null, edit.state === 'here' ? edit : null);
-  if (edit.state === 'ordered' && edit.shelfItemId !== null)
+  // What it keeps already it may keep, however short the shelf has become.
+  const keeps = there?.state === 'ordered' && there.shelfItemId === edit.shelfItemId && edit.wanted <= there.wanted;
+  if (edit.state === 'ordered' && edit.shelfItemId !== null && !keeps)
     await requireFree(tx, jobAxleId, edit.shelfItemId, edit.wanted);
   if (edit.version === 0) await requireRoom(tx, 'needed_part', jobAxleId);
   const saved =
@@ -90,6 +93,12 @@ async function requireFree(tx: Tx, jobAxleId: string, id: string, wanted: number
 
 export const daysInBay = (tx: Tx) => prepare.bayDays(tx);
 
+/** Says on which days the shop does not work. */
+export async function chooseDaysOff(tx: Tx, given: DaysOff): Promise<DaysOff> {
+  await setDaysOff(tx, given);
+  return shopDaysOff(tx);
+}
+
 /** Writes down a size of a part in hand. */
 export async function readArrival(tx: Tx, jobAxleId: string, given: NewArrival): Promise<JobView> {
   const view = await loadJob(tx, jobAxleId);
@@ -134,7 +143,10 @@ export async function saveWait(tx: Tx, jobAxleId: string, edit: WaitEdit): Promi
 /** Says how the job goes into the bay. */
 export async function setBay(tx: Tx, jobAxleId: string, given: NewBay): Promise<JobView> {
   await loadJob(tx, jobAxleId);
-  if (given.standId && !(await prepare.shopTools(tx)).some((t) => t.id === given.standId && t.kind === 'stand'))
+  if (
+    given.standId &&
+    !(await prepare.shopTools(tx)).some((t) => t.id === given.standId && (t.kind === 'stand' || t.kind === 'hoist'))
+  )
     throw bad('The shop has no such stands.', 'standId');
   await requireRoom(tx, 'job_bay', jobAxleId);
   await prepare.insertBay(tx, jobAxleId, given);

@@ -3,6 +3,8 @@ import Papa from 'papaparse';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { type JobView } from '@/contracts/job';
 import { dateOf, dayNumber, isDayOff, partLines } from '@/contracts/preparation';
+import { holdsOf } from '@/contracts/holds';
+import { orderOfWork } from '@/contracts/orderOfWork';
 import { SUPPORT_ITEMS } from '@/core/procedure/safety';
 import { DEMO, expect, openTab, test, typeInto } from './shop';
 
@@ -83,9 +85,9 @@ test('what is ordered, by whom and for when; two at one line, the shelf, and the
   await put;
   await expect(nuts).toContainText('ordered');
   // It comes some days after the day that was wanted, and nothing is begun on a Saturday or Sunday.
-  const { bay } = await view();
+  const { bay, daysOff } = await view();
   let begins = today + 9;
-  while (isDayOff(begins)) begins += 1;
+  while (isDayOff(begins, daysOff)) begins += 1;
   const late = begins - dayNumber(bay!.bayOn!);
   await expect(page.getByRole('status', { name: 'Verdict' })).toContainText('into the bay');
   await expect(page.getByText(`${late} ${late === 1 ? 'day' : 'days'} later than wanted`)).toBeVisible();
@@ -141,6 +143,71 @@ test('what is ordered, by whom and for when; two at one line, the shelf, and the
   expect(data.find((row) => row.line === 'plan:addLeaf.0')).toMatchObject({ pieces: '2', state: 'ordered' });
 });
 
+test('who works on it, what has rusted in, a tool that is hired and a day the shop is shut decide the order and the day', async ({
+  page,
+  request,
+}) => {
+  const view = async () => (await (await request.get(API)).json()) as JobView;
+  const ids = async () => orderOfWork(await view())!.steps.map(({ operation }) => operation.id);
+  const said = () => page.waitForResponse((r) => r.url().endsWith('/bay') && r.ok());
+  const school = (question: string, of: string) =>
+    request.post(`${API}/schools`, {
+      data: { id: crypto.randomUUID(), question, school: of, reason: 'as we do', ofShop: false },
+    });
+  await school('workSides', 'other');
+  await page.goto(`${DEMO.planned}/prepare`);
+  await openTab(page, 'until the bay');
+  let done = said();
+  await page.getByRole('group', { name: 'At work on it' }).getByRole('button', { name: 'two' }).click();
+  await done;
+  const two = await ids();
+  expect(Math.abs(two.indexOf('uboltsOff.left') - two.indexOf('uboltsOff.right'))).toBe(1);
+  done = said();
+  await page.getByRole('button', { name: 'rusty, old' }).click();
+  await done;
+  // Rubber may sit in the eyes: what was to be heated is cut, and its bolts are wanted for certain.
+  await school('seizedBolts', 'one');
+  expect((await ids()).filter((id) => /heatBolts|cutBolts/.test(id))).toEqual(['cutBolts.left', 'cutBolts.right']);
+  expect(partLines(await view()).find((l) => l.need === 'eyeBolts')).toMatchObject({
+    kind: 'hardware',
+    why: 'they are cut',
+  });
+  await page.getByText('What other ways would take').click();
+  await expect(page.getByRole('table', { name: 'Ways to go about it' }).locator('tbody tr')).toHaveCount(8);
+  // The clamps are lent: hired ones come to the list with their day, and count once they are here.
+  await openTab(page, 'tools');
+  const listed = page.waitForResponse((r) => r.url().endsWith('/needed') && r.ok());
+  await page.locator('[data-tool=clamps]').getByRole('button', { name: 'hire' }).click();
+  await listed;
+  const line = partLines(await view()).find((l) => l.need.startsWith('tool:clamp'))!;
+  expect(line).toMatchObject({ kind: 'tool', what: expect.stringMatching(/^hire: two clamps/) });
+  const clamp = async () => {
+    const now = await view();
+    return holdsOf(now, orderOfWork(now)!.steps.find((s) => s.operation.id === 'clamp.left')!.operation).map(
+      (h) => h.kind,
+    );
+  };
+  expect(await clamp()).toEqual(['tool']);
+  const { person, updatedAt, ...part } = line.part!;
+  expect((await request.put(`${API}/needed`, { data: { ...part, state: 'here' } })).ok()).toBe(true);
+  expect(await clamp()).toEqual([]);
+  // The owner shuts the day it was to begin on.
+  const { bay } = await view();
+  await page.goto('/shop');
+  const put = page.waitForResponse((r) => r.url().endsWith('/days-off') && r.ok());
+  await page.getByLabel('Shut on').fill(bay!.bayOn!);
+  await page.getByRole('button', { name: 'Shut that day' }).click();
+  await put;
+  const shut = await view();
+  expect(isDayOff(dayNumber(bay!.bayOn!), shut.daysOff)).toBe(true);
+  const all = await request.put('/api/days-off', { data: { week: [0, 1, 2, 3, 4, 5, 6], on: [] } });
+  expect(all.status()).toBe(400);
+  // What went wrong costs the days that were said.
+  const incident = { id: crypto.randomUUID(), step: null, kind: 'snapped', what: 'eye bolt, left', days: 3 };
+  expect((await request.post(`${API}/incidents`, { data: incident })).ok()).toBe(true);
+  expect((await view()).waits).toContainEqual(expect.objectContaining({ what: 'snapped: eye bolt, left', days: 3 }));
+});
+
 test('the sheets for the bench are PDFs whose words and cautions another program reads', async ({ request }) => {
   const print = async (what: string) => {
     const answer = await request.get(`${API}/print?what=${what}`);
@@ -156,6 +223,8 @@ test('the sheets for the bench are PDFs whose words and cautions another program
     'U-bolts to their figure in cross order',
     '118.0 N·m',
     'this bar is 50 mm',
+    'Which way round, seen from its own side',
+    'Only slackened',
   ])
     expect(card.text).toContain(words);
   expect(card.pages).toBeGreaterThan(1);

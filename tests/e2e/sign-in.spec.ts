@@ -111,6 +111,7 @@ const GATES: Record<string, Need> = {
       'POST feeds',
       'DELETE feeds',
       'PUT scores',
+      'PUT days-off',
     ].map((route) => [route, 'own' as const]),
   ),
 };

@@ -49,7 +49,7 @@ export function besideRows(
   return [
     ...(bushes ? bushRows(read, { ...bushes, hangs, up, rate }) : []),
     ...(stack ? [told('joints', () => locatedRow(read, stack))] : []),
-    ...(clamped ? [told('clamped', () => clampedRow(clamped))] : []),
+    ...(clamped ? [told('clamped', () => clampedRow(clamped, read))] : []),
     ...(driven ? [told('shaftTravel', () => shaftTravelRow(read, { position, noseUp, lift, hangs, up }))] : []),
     ...(steered ? steeringRows(read, lift, noseUp) : []),
     ...standsRows(read, { ...stands, position, lift }),

@@ -49,3 +49,12 @@ export const BUSH_TYPES = {
 } as const satisfies Record<string, BushType>;
 export type BushTypeId = keyof typeof BUSH_TYPES;
 export const BUSH_TYPE_IDS = Object.keys(BUSH_TYPES) as [BushTypeId, ...BushTypeId[]];
+
+/** Which of a leaf spring's bushes are renewed: both its eyes, both ends of the shackle, or all three. */
+export const BUSH_ENDS = ['eyes', 'shackle', 'all'] as const;
+export type BushEnds = (typeof BUSH_ENDS)[number];
+export const BUSH_END_NAMES: Record<BushEnds, string> = {
+  eyes: 'the spring’s eyes',
+  shackle: 'both ends of the shackle',
+  all: 'eyes and shackle',
+};

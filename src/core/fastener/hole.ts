@@ -61,6 +61,12 @@ export function nearestDrills(diameter: number, count = 4): Drill[] {
 /** What is left round a bolt in its hole, mm; negative where it does not enter. */
 export const clearance = (hole: number, bolt: number): number => hole - bolt;
 
+/** A bolt that goes into its hole with less than this is helped in by a drill, mm. Chosen. */
+const GOES_IN = 0.3;
+/** What a hole that is too narrow for a thread is opened to, mm; null where it goes in. @param hole @param diameter of the thread, mm */
+export const openedTo = (hole: number, diameter: number): number | null =>
+  clearance(hole, diameter) >= GOES_IN ? null : (CLEARANCE[Math.round(diameter)]?.[1] ?? diameter + 1);
+
 /** How far a part may turn by the play of its two bolts, rad: the play of one hole over half their distance and the other way. @param apart of the bolts, mm */
 export const slopAngle = (play: number, apart: number): number => Math.atan(play / apart);
 

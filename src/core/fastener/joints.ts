@@ -1,8 +1,7 @@
 const SIDES = ['left', 'right'] as const;
+const LEG = ['front outer leg', 'front inner leg', 'rear outer leg', 'rear inner leg'] as const;
 /** Both U-bolts of both springs, leg by leg. */
-const LEGS = SIDES.flatMap((side) =>
-  ['front', 'rear'].flatMap((bolt) => ['outer', 'inner'].map((leg) => `${side}, ${bolt} ${leg} leg`)),
-);
+const LEGS = SIDES.flatMap((side) => LEG.map((leg) => `${side}, ${leg}`));
 
 /** Both springs of both axles of a pair. */
 const PAIRS = SIDES.flatMap((side) => ['front', 'rear'].map((axle) => `${side}, ${axle} axle`));
@@ -42,7 +41,7 @@ export const JOINTS = {
     name: 'U-bolts, both axles',
     note: 'in stages, crosswise, even thread on all four legs',
     pivot: false,
-    bolts: PAIRS.flatMap((of) => ['front bolt', 'rear bolt'].map((bolt) => `${of}, ${bolt}`)),
+    bolts: PAIRS.flatMap((of) => LEG.map((leg) => `${of}, ${leg}`)),
   },
   pairCentreBolt: { name: 'Centre bolt', note: 'spring clamped while it is tightened', pivot: false, bolts: PAIRS },
   pairHangerEye: {
@@ -121,6 +120,10 @@ export type JointId = keyof typeof JOINTS;
 export const JOINT_IDS = Object.keys(JOINTS) as [JointId, ...JointId[]];
 export const boltsOf = (joint: JointId): readonly string[] => JOINTS[joint].bolts;
 
+/** Whether a reading is of a bolt. Earlier releases read both legs of a pair's U-bolt as one. */
+export const isOf = (bolt: string, read: string): boolean =>
+  read === bolt || (read.endsWith(' bolt') && bolt.endsWith(' leg') && bolt.startsWith(`${read.slice(0, -5)} `));
+
 /** In which state of the vehicle a bolt was tightened. */
 export const WRENCH_STATES = ['weightOn', 'hanging'] as const;
 export type WrenchState = (typeof WRENCH_STATES)[number];
@@ -152,7 +155,7 @@ export function notFinal(
   if (entry.value === null)
     return 'No torque is written down for this joint. Look it up, or say plainly that it went by feel.';
   if (entry.source === 'notSaid') return 'Say where this figure comes from.';
-  const open = boltsOf(joint).filter((bolt) => !read.some((r) => r.bolt === bolt));
+  const open = boltsOf(joint).filter((bolt) => !read.some((r) => isOf(bolt, r.bolt)));
   return open.length > 0 ? `Not read yet: ${open.join('; ')}.` : null;
 }
 

@@ -9,6 +9,21 @@ export interface TorqueTarget {
   range?: { low: number; high: number };
 }
 
+/**
+ * What the wrench is set to where a locking nut turns stiffly: the figure and what turns the nut before it seats, N·mm. Only where the figure
+ * is told without it; most makers' figures for a joint with its own nut have it in them. Common practice.
+ */
+export const setTo = (target: TorqueTarget, running: number | null): TorqueTarget => {
+  const by = running ?? 0;
+  return {
+    ...target,
+    value: target.value + by,
+    ...(target.range && { range: { low: target.range.low + by, high: target.range.high + by } }),
+  };
+};
+/** A nut that runs at more than this share of its figure is told: it may be seizing on its thread, not locking. Chosen. */
+export const STIFF = 0.3;
+
 /** What a wrench read at a bolt, N·mm, in the unit it was read in. */
 export interface TorqueRead {
   value: number;

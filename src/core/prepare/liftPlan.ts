@@ -36,6 +36,8 @@ export interface LiftPlan {
   /** What the jack lifts where the stand goes, by the moments about the other axle, kg; and what each stand carries. */
   lifts: number;
   eachStand: number;
+  /** What the other axle, or the coupling, carries less while it stands so, kg. */
+  relieved: number;
 }
 
 /** With the wheel on this much under the tyre is enough, mm. Common practice. */
@@ -57,11 +59,30 @@ export function liftPlan(at: Lifted, stand: Stand | null): LiftPlan {
   const raise = (stood ?? least) - at.frame;
   const lifts = at.axleMass / share;
   return {
-    ...{ least, set: stood, raise, raiseAtAxle: raise / share, lifts, eachStand: lifts / 2 },
+    ...{
+      least,
+      set: stood,
+      raise,
+      raiseAtAxle: raise / share,
+      lifts,
+      eachStand: lifts / 2,
+      relieved: lifts - at.axleMass,
+    },
     jack: stand ? jack : least,
     notch: stood === null ? null : Math.round((stood - any.lowest) / any.notch) + 1,
     clear: raise / share - at.droop - at.squash,
   };
+}
+
+/** What a hand and a spanner want under a bolt's head, mm. Chosen. */
+const HAND = 60;
+
+/** Whether the longest bolt that comes out downwards can be drawn past what is under it. @param head of the bolt over the ground as it stands, mm @param length under its head, mm @param raise of it, mm @param under height of what stands under it: 0 for the floor, the arm of a hoist */
+export function drawnOut(head: number, length: number, raise: number, under = 0): { room: number; short: number } {
+  requireNumber('head', head, 0, 3000);
+  requireNumber('length', length, 1, 1200);
+  const room = head + raise - under;
+  return { room, short: Math.max(0, length + HAND - room) };
 }
 
 /** What is looked at before anybody goes under. Common practice; local rules come first. */

@@ -27,8 +27,17 @@ const quantile = (sorted: readonly number[], at: number): number => {
   return below + (above - below) * (place - Math.floor(place));
 };
 
-/** How long an order takes by the shop's own steps, as a range: quartiles of each, summed. No time is made up for a step that nobody was timed at. */
-export function workTime(order: readonly Operation[], seen: readonly StepTime[]): WorkTime {
+/**
+ * How long an order takes by the shop's own steps, as a range: quartiles of each, summed. No time is made up for a step that nobody was timed at.
+ * @param atOnce two at work, each on a side of their own: both sides of a step that follow one another take as long as one
+ */
+export function workTime(all: readonly Operation[], seen: readonly StepTime[], atOnce = false): WorkTime {
+  const name = ({ id }: Operation) => id.split('.')[0];
+  const order = atOnce
+    ? all.filter(
+        (op, k) => op.side === null || k === 0 || name(op) !== name(all[k - 1]!) || all[k - 1]!.side === op.side,
+      )
+    : all;
   const by = new Map<string, number[]>();
   for (const { step, minutes } of seen) by.set(step, [...(by.get(step) ?? []), minutes]);
   const times = order.flatMap(({ id }) => {

@@ -2,7 +2,7 @@ import { type UboltOrder } from '../fastener/uboltOrder';
 import { type Operation } from '../procedure/operation';
 import { type Called } from './arrival';
 
-export const NEED_KINDS = ['part', 'hardware', 'consumable', 'spare'] as const;
+export const NEED_KINDS = ['part', 'hardware', 'consumable', 'spare', 'tool'] as const;
 export type NeedKind = (typeof NEED_KINDS)[number];
 
 /** Something that must lie there before the work, for both sides. */
@@ -160,6 +160,10 @@ export function hardwareOf(order: readonly Operation[], facts: HardwareFacts): N
       shackle ?? step('rockerOn'),
       'sleeves that turn',
     );
+  if (step('shield'))
+    add('extinguisher', 'consumable', 'Extinguisher and a wet sheet', 1, step('shield'), 'before the flame, not after');
+  if (step('cutBolts'))
+    add('sawBlades', 'consumable', 'Blades for steel, long enough for the bolts', 2, step('cutBolts'), 'they go blunt');
   // Blocks are compared too, and have no leaves.
   if (step('leafWork', 'packIn') && step('leafWork', 'compare'))
     add(
@@ -185,9 +189,20 @@ export function hardwareOf(order: readonly Operation[], facts: HardwareFacts): N
       add('shockBolts', 'spare', 'Bolts for the shocks’ ends', 2 * axles, step('shockOff'), 'they snap');
     if (step('newShock'))
       add('shockTops', 'spare', 'Bolts for the shocks’ upper ends', 2 * axles, step('newShock'), 'they snap');
-    if (step('frontOff')) add('eyeBolts', 'spare', 'Eye bolts', 2, step('frontOff'), 'they rust into the bush');
+    const cut = step('cutBolts') !== null;
+    // What is cut is replaced for certain.
+    const kind = cut ? 'hardware' : 'spare';
+    if (step('frontOff'))
+      add('eyeBolts', kind, 'Eye bolts', 2, step('frontOff'), cut ? 'they are cut' : 'they rust into the bush');
     if (shackle && step('shackleOff'))
-      add('shackleBolts', 'spare', 'Shackle bolts', 4 * axles, step('shackleOff'), 'they rust into the bush');
+      add(
+        'shackleBolts',
+        kind,
+        'Shackle bolts',
+        4 * axles,
+        step('shackleOff'),
+        cut ? 'they are cut' : 'they rust into the bush',
+      );
     add('wheelStuds', 'spare', 'Wheel studs and nuts', 2, step('crack'), 'one that turns is never used again');
   }
   return found;

@@ -3,7 +3,8 @@ import { compose } from '../procedure/compose';
 import { procedureOf } from '../suspension/registry';
 import { about, arrivalOf, atLeast, offBy } from './arrival';
 import { untilTheBay, type Task } from './calendar';
-import { liftPlan, UNDER_TYRE, type Lifted } from './liftPlan';
+import { type Operation } from '../procedure/operation';
+import { drawnOut, liftPlan, UNDER_TYRE, type Lifted } from './liftPlan';
 import { lostTime, workTime } from './minutes';
 import { hardwareOf, type HardwareFacts } from './needed';
 import { toolsFor, type Tool } from './tools';
@@ -132,7 +133,15 @@ test('the frame is held so high that the tyre hangs free, by the moments about t
   };
   const free = liftPlan(at, null);
   // 130 mm at the axle, four fifths of it where the stand is: 624; 992 kg over 0.8.
-  expect(free).toMatchObject({ least: 624, raise: 104, raiseAtAxle: 130, clear: 25, lifts: 1240, eachStand: 620 });
+  expect(free).toMatchObject({
+    least: 624,
+    raise: 104,
+    raiseAtAxle: 130,
+    clear: 25,
+    lifts: 1240,
+    eachStand: 620,
+    relieved: 248,
+  });
   const stood = liftPlan(at, { lowest: 400, highest: 700, notch: 45 });
   expect(stood).toMatchObject({ set: 625, notch: 6 });
   expect(stood.clear).toBeCloseTo(26.25);
@@ -151,6 +160,8 @@ test('a spanner that is slack is no spanner; what carries too little is not take
     eachStand: 620,
     lifts: 1240,
     standTop: 624,
+    pressing: null,
+    onHoist: false,
   };
   const need = (tools: Tool[], id: string) =>
     toolsFor(order('block'), facts, tools).find((n) => n.need.startsWith(id))!;
@@ -171,6 +182,21 @@ test('how long it takes is told by steps that were timed, and by no other', () =
   const seen = [4, 5, 6, 7, 30].map((minutes) => ({ step: 'crack', minutes }));
   expect(workTime(steps, seen)).toEqual({ low: 10, high: 14, timed: 2, steps: steps.length });
   expect(workTime(steps, seen.slice(0, 2))).toMatchObject({ low: 0, timed: 0 });
+});
+
+test('two at work, each on a side, take as long as one side takes', () => {
+  const pair = (id: string): Operation[] =>
+    (['left', 'right'] as const).map((side) => ({ id: `${id}.${side}`, side, act: id, needs: {}, gives: {} }));
+  const seen = ['p', 'q'].flatMap((step) => [10, 10, 10].map((minutes) => ({ step, minutes })));
+  const steps = [...pair('p'), ...pair('q')];
+  expect([workTime(steps, seen).low, workTime(steps, seen, true).low]).toEqual([40, 20]);
+});
+
+test('a bolt that comes out downwards wants its own length and a hand below it', () => {
+  // 420 over the ground, raised by 104: 524 of room; 480 and a hand of 60 want 540.
+  expect(drawnOut(420, 480, 104)).toEqual({ room: 524, short: 16 });
+  expect(drawnOut(420, 300, 104).short).toBe(0);
+  expect(drawnOut(420, 300, 104, 200).short).toBe(36);
 });
 
 test('a step in which something went wrong is told with its time, against what it usually takes', () => {

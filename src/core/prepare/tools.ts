@@ -1,19 +1,8 @@
+import { pressTools } from '../bush/fit';
 import { spannerFit, spannersFor, type Spanner } from '../fastener/spanner';
 import { type Operation } from '../procedure/operation';
+import { type ToolKind } from './toolKinds';
 
-/** What a shop works with, as far as a job asks for it. */
-export const TOOL_KINDS = {
-  spanner: { name: 'spanner or socket' },
-  torqueWrench: { name: 'torque wrench' },
-  jack: { name: 'jack' },
-  stand: { name: 'pair of stands' },
-  clamp: { name: 'pair of spring clamps' },
-  press: { name: 'press' },
-  compressor: { name: 'coil compressor' },
-  other: { name: 'anything else' },
-} as const;
-export type ToolKind = keyof typeof TOOL_KINDS;
-export const TOOL_KIND_IDS = Object.keys(TOOL_KINDS) as [ToolKind, ...ToolKind[]];
 export const TOOL_STATES = ['here', 'lent', 'broken', 'lost'] as const;
 export type ToolState = (typeof TOOL_STATES)[number];
 
@@ -51,6 +40,10 @@ export interface SizedFastener {
 }
 
 export interface ToolFacts {
+  /** Bore and shell of the bushes that are pressed, mm; null where none are, or nobody measured them. */
+  pressing: { bore: number; shell: number } | null;
+  /** The frame stands on a hoist. */
+  onHoist: boolean;
   fasteners: readonly SizedFastener[];
   /** Least and most of the torques written down, N·mm; null while there are none. */
   torques: { least: number; most: number } | null;
@@ -129,14 +122,20 @@ export function toolsFor<T extends Tool>(
         what: `jack${kgText(facts.lifts)} at least`,
         has: found('jack', (t) => carries(t, facts.lifts)),
       },
-      {
-        ...{ need: 'stands', kind: 'stand', nearMiss: null, why: 'under the frame, both sides' },
-        what: `pair of stands${kgText(facts.eachStand)} each${facts.standTop === null ? '' : `, ${Math.ceil(facts.standTop)} mm high`}`,
-        has: found(
-          'stand',
-          (t) => carries(t, facts.eachStand) && (facts.standTop === null || (t.high ?? 0) >= facts.standTop),
-        ),
-      },
+      facts.onHoist
+        ? {
+            ...{ need: 'hoist', kind: 'hoist', nearMiss: null, why: 'its arms under the frame, on its locks' },
+            what: `hoist${kgText(facts.lifts)} at least`,
+            has: found('hoist', (t) => carries(t, facts.lifts)),
+          }
+        : {
+            ...{ need: 'stands', kind: 'stand', nearMiss: null, why: 'under the frame, both sides' },
+            what: `pair of stands${kgText(facts.eachStand)} each${facts.standTop === null ? '' : `, ${Math.ceil(facts.standTop)} mm high`}`,
+            has: found(
+              'stand',
+              (t) => carries(t, facts.eachStand) && (facts.standTop === null || (t.high ?? 0) >= facts.standTop),
+            ),
+          },
     );
   if (has('holdAxle'))
     rows.push({
@@ -149,6 +148,26 @@ export function toolsFor<T extends Tool>(
       ...{ need: 'clamps', kind: 'clamp', nearMiss: null, why: 'the pack while its centre bolt is out' },
       what: 'two clamps that hold the pack, and a drift for its hole',
       has: found('clamp', () => true),
+    });
+  if (has('bushOut')) {
+    const of = facts.pressing ? pressTools(facts.pressing.bore, facts.pressing.shell) : null;
+    rows.push({
+      ...{ need: 'press', kind: 'press', nearMiss: null, has: found('press', () => true) },
+      what: of
+        ? `press, pusher up to ${of.pusher} mm across, receiver from ${of.receiver} mm`
+        : 'press, with a pusher smaller than the hole and a receiver wider than the shell',
+      why: of ? 'a clamp or a long bolt with the same two does as well' : 'measure the bush and its hole at Check',
+    });
+  }
+  if (has('heatBolts'))
+    rows.push({
+      ...{ need: 'torch', kind: 'other', nearMiss: null, why: 'nuts that have rusted in; nothing beside them burns' },
+      ...{ what: 'torch, wet sheet, extinguisher', has: null },
+    });
+  if (has('compress'))
+    rows.push({
+      ...{ need: 'compressor', kind: 'compressor', nearMiss: null, why: 'nothing of the unit is undone without it' },
+      ...{ what: 'coil compressor for this wire', has: found('compressor', () => true) },
     });
   if (has('coilOff'))
     rows.push({

@@ -1,4 +1,6 @@
+import { type ToolKind } from '../prepare/toolKinds';
 import { type Side, SIDES } from '../vehicle/side';
+import { type Crew } from './compose';
 import { type Facts, type Operation } from './operation';
 
 /** What of the job decides its order, besides what is changed. */
@@ -11,7 +13,27 @@ export interface Way {
   packInPlace: boolean;
   /** Motor and gears hang on the axle: it rolls over as soon as a spring lets go of it. */
   driveUnit?: boolean;
+  /** How many work on it; absent where nobody said. */
+  people?: 1 | 2;
+  /** Kinds of tools at hand; absent where the shop wrote none down. */
+  tools?: ReadonlySet<ToolKind>;
+  /** The frame stands on the arms of a hoist. */
+  hoist?: boolean;
+  /** What has rusted in is freed by heat, or cut out; absent where fasteners turn, or nobody chose. */
+  seized?: 'heat' | 'cut';
+  /** Nothing in eyes and pivots burns: metal in metal. */
+  metalBushes?: boolean;
+  /** Holes of the plates are opened to so many mm for the U-bolts' thread. */
+  drillPlate?: number;
+  /** So many mm of the centre bolt in hand stand out too far. */
+  boltTail?: number;
 }
+
+/** How the order is made for those who work on it. */
+export const crewOf = ({ people, sides }: Way): Crew => ({
+  atOnce: people === 2 && sides === 'both',
+  helped: people === 1,
+});
 
 export const each = <T>(fn: (side: Side) => T): T[] => SIDES.map(fn);
 
@@ -36,6 +58,16 @@ export interface Words {
   hold: string;
   lift?: string;
 }
+/** The frame on a hoist instead of stands; the axle is held all the same. */
+export const onHoist = (words: Words): Words => ({
+  ...words,
+  chock: `${words.chock}, until the arms carry it`,
+  lift: HOISTED,
+});
+const HOISTED =
+  'Arms of the hoist under the frame where its maker says, raised until the tyres just hang, shaken, then up and down onto its locks';
+/** @param way on a hoist or not */
+export const wordsOf = (words: Words, { hoist }: Pick<Way, 'hoist'>): Words => (hoist ? onHoist(words) : words);
 /** Where the drive unit hangs on the axle. */
 export const DRIVE_UNIT: Words = {
   chock:
@@ -80,9 +112,14 @@ export function getUp(words: Words = ONE_AXLE, { wheels, shocks, lines }: Strip 
     {
       ...{ id: 'lift', side: null, act: words.lift ?? 'Lift, and let the frame down onto stands, both sides' },
       needs: { chocks: ['in'], ...onEach(wheels, 'wheel', 'nuts cracked'), frame: ['on its wheels'] },
-      ...{ gives: { frame: 'on stands', axle: 'hanging' }, holds: true },
+      ...{
+        gives: { frame: 'on stands', axle: 'hanging', ...(words.lift === HOISTED && { by: 'hoist' }) },
+        holds: true,
+      },
       caution:
-        'Never under a jack alone, no timber under a stand that can split or tip; shake the vehicle before you go under.',
+        words.lift === HOISTED
+          ? 'Never under arms that are not on their locks; look that nothing tips when the axle’s weight comes off, and that bolts can be drawn past the arms.'
+          : 'Never under a jack alone, no timber under a stand that can split or tip; shake the vehicle before you go under.',
     },
     ...(wheels
       ? each((side): Operation => ({
@@ -126,6 +163,7 @@ export function getUp(words: Words = ONE_AXLE, { wheels, shocks, lines }: Strip 
 export function getDown(
   fastened: (side: Side) => Readonly<Record<string, readonly string[]>>,
   { wheels, shocks, lines }: Strip = WHOLE,
+  { hoist = false }: Pick<Way, 'hoist'> = {},
 ): Operation[] {
   const together = {
     ...onEach(shocks, 'shock', 'run on'),
@@ -164,7 +202,9 @@ export function getDown(
       ...{
         id: 'down',
         side: null,
-        act: 'Stands out from under the axle, lift the frame off its stands, down onto the wheels',
+        act: hoist
+          ? 'Stands out from under the axle, arms off their locks, down onto the wheels'
+          : 'Stands out from under the axle, lift the frame off its stands, down onto the wheels',
       },
       needs: {
         ...{ lines: ['clipped'], frame: ['on stands'], axle: ['held'] },

@@ -44,6 +44,15 @@ export const HAZARDS: readonly Hazard[] = [
     in: (f) => f.lines !== 'free' && either((s) => f[`spring.${s}`] === 'slack'),
   },
   {
+    id: 'flame',
+    says: 'A flame beside rubber, grease or a hose: it burns, its smoke is poison, and a hose lets go later.',
+    in: (f) =>
+      either(
+        (s) =>
+          f[`flame.${s}`] === 'lit' && (f[`bush.${s}`] !== 'metal' || f.lines !== 'free' || f[`guard.${s}`] !== 'up'),
+      ),
+  },
+  {
     id: 'halfOnItsWheels',
     says: 'The weight comes onto a spring that is not fastened again.',
     in: (f) =>

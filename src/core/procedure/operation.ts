@@ -1,3 +1,4 @@
+import { type ToolKind } from '../prepare/toolKinds';
 import { type Side } from '../vehicle/side';
 
 /** How the vehicle stands, as the steps of a job see it: one word a place, `ubolts.left` is `tight`. */
@@ -27,6 +28,8 @@ export interface Operation {
   two?: true;
   /** What stays loose afterwards, and until when. */
   loose?: string;
+  /** Not done without a tool of this kind, and what comes of doing it without. */
+  takes?: { tool: ToolKind; else: string };
 }
 
 /** A state in which somebody can be hurt, or something is ruined. */

@@ -1,10 +1,13 @@
 import fc from 'fast-check';
 import { type KindId, procedureOf } from '../suspension/registry';
-import { type Way } from './common';
+import { BUSH_ENDS, BUSH_TYPE_IDS } from '../bush/types';
+import { TOOL_KIND_IDS } from '../prepare/toolKinds';
+import { crewOf, type Way } from './common';
 import { compose, goneWrong } from './compose';
 import { HAZARDS } from './hazards';
 import { type Procedure } from './procedure';
 import { progressOf } from './progress';
+import { removalOf } from './removal';
 
 const LEAF = [
   'addLeaf',
@@ -19,6 +22,7 @@ const LEAF = [
   'ubolts',
   'helper',
   'axleWidth',
+  'eyeBush',
 ];
 const BESIDE = ['stopPad', 'stopCut', 'shocks', 'line', 'swayLinks', 'wrapBar'];
 const KINDS = {
@@ -37,20 +41,35 @@ const job = fc.constantFrom(...(Object.keys(KINDS) as (keyof typeof KINDS)[])).c
   fc.record({
     kind: fc.constant(kind),
     changes: fc.uniqueArray(fc.constantFrom(...KINDS[kind]), { maxLength: 5 }),
-    way: fc.record<Way>({
-      sides: fc.constantFrom('one', 'both'),
-      bonded: fc.constantFrom(true, false, null),
-      packInPlace: fc.boolean(),
-      driveUnit: fc.boolean(),
-    }),
+    bush: fc.constantFrom(...BUSH_TYPE_IDS),
+    ends: fc.constantFrom(...BUSH_ENDS),
+    way: fc.record<Way, 'sides' | 'bonded' | 'packInPlace' | 'driveUnit'>(
+      {
+        sides: fc.constantFrom('one', 'both'),
+        bonded: fc.constantFrom(true, false, null),
+        packInPlace: fc.boolean(),
+        driveUnit: fc.boolean(),
+        people: fc.constantFrom(1, 2),
+        tools: fc.subarray([...TOOL_KIND_IDS]).map((kinds) => new Set(kinds)),
+        hoist: fc.boolean(),
+        seized: fc.constantFrom('heat', 'cut'),
+        metalBushes: fc.boolean(),
+        drillPlate: fc.double({ min: 10, max: 26, noNaN: true }),
+        boltTail: fc.double({ min: 1, max: 60, noNaN: true }),
+      },
+      { requiredKeys: ['sides', 'bonded', 'packInPlace', 'driveUnit'] },
+    ),
   }),
 );
-type Job = typeof job extends fc.Arbitrary<infer T> ? T : never;
+type Job = Omit<typeof job extends fc.Arbitrary<infer T> ? T : never, 'bush' | 'ends'> & {
+  bush?: string;
+  ends?: string;
+};
 
-const made = ({ kind, changes, way }: Job): Procedure =>
+const made = ({ kind, changes, way, bush, ends }: Job): Procedure =>
   procedureOf(
     kind,
-    changes.map((c) => ({ kind: c })),
+    changes.map((c) => ({ kind: c, ...(bush && { bush }), ...(ends && { ends }) })),
     way,
   )!;
 
@@ -58,7 +77,7 @@ test('2,000 plans and schools: every order is whole, ends driven and tight, and 
   fc.assert(
     fc.property(job, (given) => {
       const { start, operations, hazards } = made(given);
-      const { steps, refused } = compose(start, operations, hazards);
+      const { steps, refused } = compose(start, operations, hazards, crewOf(given.way));
       expect(refused).toBeNull();
       expect(new Set(steps.map((s) => s.operation.id)).size).toBe(operations.length);
       expect(steps.flatMap(({ after }) => HAZARDS.filter((h) => h.in(after)).map((h) => h.id))).toEqual([]);
@@ -119,13 +138,24 @@ test('each hazard of the trade is refused by its own words', () => {
 test('nothing planned is left out: what is planned besides shows in what is done', () => {
   const way: Way = { sides: 'one', bonded: true, packInPlace: false };
   const acts = (kind: keyof typeof KINDS, changes: string[]) =>
-    made({ kind, changes, way } as Job)
+    made({ kind, changes, way, bush: 'nylon', ends: 'all' } as Job)
       .operations.map((o) => o.act)
       .join('; ');
   const besides = {
     longitudinalLeaf: {
       of: 'pack',
-      with: ['addLeaf', 'removeLeaf', 'block', 'wedge', 'shackle', 'overAxle', 'ubolts', 'helper', 'axleWidth'],
+      with: [
+        'eyeBush',
+        'addLeaf',
+        'removeLeaf',
+        'block',
+        'wedge',
+        'shackle',
+        'overAxle',
+        'ubolts',
+        'helper',
+        'axleWidth',
+      ],
     },
     coilBeam: { of: 'coil', with: ['spacer'] },
     tandemEqualizer: { of: 'springs', with: ['shackle', 'rocker', 'slipper', 'riser', 'overAxle', 'hitch'] },
@@ -141,6 +171,82 @@ test('nothing planned is left out: what is planned besides shows in what is done
       .map((c) => `${kind} ${c}`),
   );
   expect(silent).toEqual([]);
+});
+
+const leaf = (changes: string[], way: Partial<Way>, of: { bush?: string; ends?: string } = {}) => {
+  const all: Way = { sides: 'one', bonded: true, packInPlace: false, ...way };
+  const procedure = made({ kind: 'longitudinalLeaf', changes, way: all, ...of } as Job);
+  const { steps, refused } = compose(procedure.start, procedure.operations, procedure.hazards, crewOf(all));
+  expect(refused).toBeNull();
+  return { procedure, order: steps.map((s) => s.operation), ids: steps.map((s) => s.operation.id) };
+};
+
+test('rusted in: heat only where nothing beside it burns, and never without what shields it; else it is cut', () => {
+  const hot = leaf(['pack'], { seized: 'heat', metalBushes: true });
+  expect(hot.ids.filter((id) => /shield|heat|cool|cutBolts/.test(id))).toEqual(
+    ['left', 'right'].flatMap((side) => [`shield.${side}`, `heatBolts.${side}`, `coolBolts.${side}`]),
+  );
+  expect(hot.ids.indexOf('coolBolts.left')).toBeLessThan(hot.ids.indexOf('shackleOff.left'));
+  const rubber = leaf(['pack'], { seized: 'heat' });
+  expect(rubber.ids.some((id) => id.startsWith('heat'))).toBe(false);
+  expect(rubber.order.find((o) => o.id === 'cutBolts.left')?.caution).toContain('Heat was chosen');
+  expect(leaf(['pack'], { seized: 'cut', metalBushes: true }).ids).toContain('cutBolts.left');
+  // The checker itself: a flame lit beside rubber, beside a hose that is clipped, or with nothing before it.
+  const lit = (facts: Record<string, string>) =>
+    HAZARDS.filter((h) => h.in({ ...hot.procedure.start, chocks: 'in', 'flame.left': 'lit', ...facts })).map(
+      (h) => h.id,
+    );
+  const safe = { 'bush.left': 'metal', lines: 'free', 'guard.left': 'up' };
+  expect(lit(safe)).toEqual([]);
+  for (const wrong of [{ 'bush.left': 'burns' }, { lines: 'clipped' }, { 'guard.left': 'down' }])
+    expect(lit({ ...safe, ...wrong })).toEqual(['flame']);
+});
+
+test('those who work and what they work with decide the order', () => {
+  const both = { sides: 'both' as const };
+  const [one, two] = [leaf(['pack'], { ...both, people: 1 }), leaf(['pack'], { ...both, people: 2 })];
+  const at = ({ ids }: { ids: string[] }, id: string) => ids.indexOf(id);
+  expect(at(one, 'uboltsOff.right') - at(one, 'uboltsOff.left')).toBeGreaterThan(1);
+  for (const id of ['uboltsOff', 'shackleOff', 'frontOff', 'packIn', 'seat'])
+    expect([id, Math.abs(at(two, `${id}.right`) - at(two, `${id}.left`))]).toEqual([id, 1]);
+  const act = (of: { order: { id: string; act: string }[] }, id: string) => of.order.find((o) => o.id === id)!.act;
+  expect(act(one, 'frontOff.left')).toContain('strapped to the saddle');
+  expect(act(two, 'frontOff.left')).toContain('together');
+  expect(act(leaf(['pack'], { hoist: true }), 'lift')).toContain('onto its locks');
+  // What is not for one alone is done while the helper is there.
+  const ops = ['a', 'b', 'c', 'd'].map((id) => ({ id, side: null, act: id, needs: {}, gives: {} }));
+  const [a, b, c, d] = ops as [(typeof ops)[0], (typeof ops)[0], (typeof ops)[0], (typeof ops)[0]];
+  const made = compose({}, [{ ...a, two: true }, b, { ...c, two: true }, d], [], { atOnce: false, helped: true });
+  expect(made.steps.map((s) => s.operation.id)).toEqual(['a', 'c', 'b', 'd']);
+  const press = (tools: Way['tools']) =>
+    leaf(['eyeBush'], tools ? { tools } : {}, { bush: 'bonded', ends: 'eyes' }).order.find(
+      (o) => o.id === 'bushOut.left',
+    )!;
+  expect(press(new Set(['press'])).caution).toMatch(/^Press:/);
+  expect(press(new Set(['clamp'])).caution).toMatch(/^No press at hand/);
+});
+
+test('each kind of bush comes out and goes in its own way, and only what must comes off', () => {
+  const eyes = leaf(['eyeBush'], { packInPlace: true }, { bush: 'polyurethane', ends: 'eyes' });
+  expect(eyes.order.find((o) => o.id === 'bushOut.left')!.act).toContain('outer shell left in');
+  expect(eyes.ids.indexOf('bushIn.left')).toBeLessThan(eyes.ids.indexOf('packIn.left'));
+  expect(eyes.order.find((o) => o.id === 'pivotsFinal.left')!.act).toContain('must still swing');
+  const bonded = leaf(['eyeBush'], { bonded: false }, { bush: 'bonded', ends: 'all' });
+  expect(bonded.order.find((o) => o.id === 'bushOut.left')!.act).toContain('with its shell');
+  expect(bonded.order.find((o) => o.id === 'pivotsFinal.left')!.act).toContain('weight on');
+  const shackle = leaf(['eyeBush'], {}, { bush: 'bronze', ends: 'shackle' });
+  expect(removalOf(shackle.procedure)).toEqual({
+    off: ['shock, lower end', 'shackle'],
+    slackened: [],
+    stays: ['U-bolts', 'front eye bolt', 'centre bolt'],
+  });
+  expect(removalOf(leaf(['addLeaf'], { packInPlace: true }).procedure)).toMatchObject({
+    slackened: ['shackle'],
+    stays: ['front eye bolt'],
+  });
+  const drilled = leaf(['ubolts'], { drillPlate: 15.5 });
+  expect(drilled.order.find((o) => o.id === 'drill.left')!.act).toContain('15.5 mm');
+  expect(leaf(['addLeaf'], { boltTail: 12.4 }).order.find((o) => o.id === 'trim.left')!.act).toContain('by 12 mm');
 });
 
 test('ticked out of order: what is not done comes next, and what cannot be so is told', () => {

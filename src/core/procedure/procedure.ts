@@ -3,6 +3,9 @@ import { type Facts, type Hazard, type Operation } from './operation';
 /** One line of a plan, as far as the order of the work asks. */
 export interface Planned {
   kind: string;
+  /** Of new bushes: what they are made of, and where they go. */
+  bush?: string;
+  ends?: string;
 }
 
 /** Everything an order is composed from. */

@@ -143,6 +143,12 @@ export const SCHOOLS: readonly School[] = [
     other: { name: 'both together', reason: 'nothing is wrung while bolts go in; the axle is moved as a whole' },
   },
   {
+    id: 'seizedBolts',
+    question: 'Bolts that have rusted in: heat, or cut?',
+    one: { name: 'heat and a long bar', reason: 'the bolt comes out whole; only where nothing beside it burns' },
+    other: { name: 'cut out', reason: 'no flame near rubber, hose or leaf; the new bolts lie ready' },
+  },
+  {
     id: 'newUbolts',
     ofLeaves: true,
     question: 'New U-bolts, or the old ones again?',

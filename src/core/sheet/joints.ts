@@ -28,5 +28,6 @@ export const JOINT_POINTS = {
     60,
   ),
   wedgePinHeight: size('Wedge to be fitted: height of the pin', 'What stands out of its face.', 80),
+  plateHole: size('U-bolt plate: hole', 'Across the narrowest of its holes.', 60),
 } as const satisfies Record<string, Point>;
 export type JointPoint = keyof typeof JOINT_POINTS;

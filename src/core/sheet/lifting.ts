@@ -17,6 +17,14 @@ export const LIFTING_POINTS = {
     lengthRule(-3000, 8000, 600),
     20,
   ),
+  boltHead: point(
+    'lifting',
+    'Ground to the head of the longest bolt that comes out downwards',
+    'Where one does: as it stands. It tells whether it can be drawn.',
+    lengthRule(50, 2000, 400),
+    10,
+  ),
+  boltDrawn: point('lifting', 'That bolt, under its head', 'What has to come out of its hole.', lengthRule(20, 900), 2),
 } as const satisfies Record<string, Point>;
 export type LiftingPoint = keyof typeof LIFTING_POINTS;
 export const LIFTING_POINT_IDS = Object.keys(LIFTING_POINTS) as LiftingPoint[];

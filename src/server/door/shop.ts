@@ -13,10 +13,11 @@ import {
   type Tablet,
   type ViewerLink,
 } from '@/contracts/door';
+import { type DaysOff } from '@/contracts/needed';
 import { notFound, ProblemError } from '@/contracts/problem';
 import { atDoor, brokenRule, enterShop, withShop, type Tx } from '@/data/client';
 import * as doors from '@/data/door';
-import { insertPerson, insertShop, shopName } from '@/data/shop';
+import { insertPerson, insertShop, shopDaysOff, shopName } from '@/data/shop';
 import { seenJob, type SeenJob } from '@/contracts/seenJob';
 import { type z } from 'zod';
 import { loadJob } from '../jobs';
@@ -49,6 +50,7 @@ export interface DoorBook {
   links: ViewerLink[];
   audit: Audit[];
   calendar: CalendarLink | null;
+  daysOff: DaysOff;
 }
 const AUDIT_PAGE = 100;
 
@@ -59,6 +61,7 @@ export const doorBook = async (tx: Tx, before: string | null = null): Promise<Do
   links: await doors.links(tx, null),
   audit: await doors.auditTrail(tx, before, AUDIT_PAGE),
   calendar: await doors.calendarLink(tx),
+  daysOff: await shopDaysOff(tx),
 });
 
 /** A new person, with a password to tell them once; they choose their own at the first sign-in. */

@@ -2,6 +2,7 @@ import { type Content } from 'pdfmake/interfaces';
 import { finalJoints } from '@/contracts/holds';
 import { type JobView } from '@/contracts/job';
 import { liftOf } from '@/contracts/lifting';
+import { orientationCards } from '@/contracts/orientation';
 import { type ToolRow } from '@/contracts/tool';
 import { storedFacts } from '@/contracts/fit';
 import { LIFTING_CAUTIONS } from '@/core/prepare/liftPlan';
@@ -12,8 +13,9 @@ import { planText } from '@/contracts/planText';
 import { partLines } from '@/contracts/preparation';
 import { type TorqueRow } from '@/contracts/torque';
 import { ProblemError } from '@/contracts/problem';
-import { boltsOf, JOINTS } from '@/core/fastener/joints';
+import { boltsOf, isOf, JOINTS, type JointId } from '@/core/fastener/joints';
 import { type Operation } from '@/core/procedure/operation';
+import { type Removal } from '@/core/procedure/removal';
 import { formOf } from '@/core/vehicle/form';
 import { quantityText } from '@/core/units/format';
 import { axleName } from '@/core/suspension/names';
@@ -22,6 +24,7 @@ import { type Tx } from '@/data/client';
 import { type MadeFile } from '../http';
 import { loadJob } from '../jobs';
 import { fileName } from './fileName';
+import { cardSvg } from './cardSvg';
 import { uboltOutline, wedgeOutline } from './oneToOne';
 import { box, MM, onPaper } from './paper';
 
@@ -78,7 +81,49 @@ function buildCard(view: JobView): Content[] {
           },
         ],
   );
-  return [...rows, ...drawings(view)];
+  return [...removed(order.removal), ...rows, ...waysRound(view), ...drawings(view)];
+}
+
+/** How little comes off. */
+const removed = ({ off, slackened, stays }: Removal): Content[] =>
+  [
+    ['Comes off', off],
+    ['Only slackened', slackened],
+    ['Stays tight', stays],
+  ].flatMap(([name, places]) =>
+    places!.length > 0 ? [{ text: `${name as string}: ${(places as string[]).join(', ')}.`, fontSize: 10 }] : [],
+  );
+
+/** Which way round the planned parts go in, left beside right. */
+function waysRound(view: JobView): Content[] {
+  const cards = orientationCards(view, (mm) => quantityText(mm, 'mm'));
+  if (cards.length === 0) return [];
+  const cell = ({ name, side, says, height, lines, words }: (typeof cards)[number]): Content => ({
+    stack: [
+      { text: `${name}, ${side}`, bold: true },
+      { text: says, fontSize: 9, color: '#444' },
+      { svg: cardSvg({ height, lines, words }), width: 76 * MM },
+    ],
+  });
+  const rows = Array.from({ length: Math.ceil(cards.length / 2) }, (_, k) => cards.slice(2 * k, 2 * k + 2));
+  const table = (pairs: typeof rows): Content => ({
+    layout: 'noBorders',
+    table: {
+      widths: ['*', '*'],
+      dontBreakRows: true,
+      body: pairs.map((pair) => [cell(pair[0]!), pair[1] ? cell(pair[1]) : { text: '' }]),
+    },
+  });
+  return [
+    {
+      unbreakable: true,
+      stack: [
+        { text: 'Which way round, seen from its own side', bold: true, fontSize: 14, margin: [0, 10, 0, 2] },
+        table(rows.slice(0, 1)),
+      ],
+    },
+    ...(rows.length > 1 ? [table(rows.slice(1))] : []),
+  ];
 }
 
 /** Upright, so that a long leg has room; one longer than the paper is told. */
@@ -120,6 +165,8 @@ function drawings(view: JobView): Content[] {
       ];
 }
 
+const isLegged = (joint: JointId): boolean => joint === 'uBolts' || joint === 'pairUBolts';
+
 /** Every joint with its figure and where it comes from, and a line for every bolt. */
 function torqueSheet(view: JobView): Content[] {
   return jointsOf(view.axle.suspension, view.pack).map((joint): Content => {
@@ -136,7 +183,11 @@ function torqueSheet(view: JobView): Content[] {
           ],
         },
         {
-          text: [JOINTS[joint].note, entry ? `source: ${entry.source}, thread: ${entry.lubrication}` : 'source: ______']
+          text: [
+            JOINTS[joint].note,
+            entry ? `source: ${entry.source}, thread: ${entry.lubrication}` : 'source: ______',
+            entry?.running ? `set the wrench ${entry.runningTyped ?? ''} higher: its locking nut runs at that` : '',
+          ]
             .filter(Boolean)
             .join('. '),
           fontSize: 9.5,
@@ -148,12 +199,14 @@ function torqueSheet(view: JobView): Content[] {
             body: [
               ['bolt', 'read, with unit', 'thread out', 'by'].map((text) => ({ text, fontSize: 8.5 })),
               ...boltsOf(joint).map((bolt) => {
-                const read = view.torqueReadings.find((r) => r.joint === joint && r.bolt === bolt);
+                const read = view.torqueReadings.find((r) => r.joint === joint && isOf(bolt, r.bolt));
                 return [
                   { text: bolt },
                   { text: read?.typed ?? '', font: 'figure' },
                   {
-                    text: view.legThreads.find((l) => joint === 'uBolts' && l.leg === bolt)?.typed ?? '',
+                    text:
+                      view.legThreads.find((l) => isLegged(joint) && l.what === 'thread' && l.leg === bolt)?.typed ??
+                      '',
                     font: 'figure',
                   },
                   { text: read?.person ?? '', fontSize: 9 },
@@ -283,6 +336,14 @@ function liftSheet(view: JobView, tools: readonly ToolRow[]): Content[] {
     ['Jack reaches', mm(plan.jack)],
     ['Jack lifts there', kg(plan.lifts)],
     ['Each stand carries', kg(plan.eachStand)],
+    [hitched ? 'Coupling carries less by' : 'Other axle carries less by', kg(plan.relieved)],
+    ...(lift.drawn
+      ? ([
+          lift.drawn.short > 0
+            ? ['Longest bolt downwards: too low by', mm(lift.drawn.short)]
+            : ['Longest bolt downwards: room under its head', mm(lift.drawn.room)],
+        ] as [string, string][])
+      : []),
   ];
   const stops = [
     stand && plan.set === null ? `STOP: ${stand.name} do not reach it. Take higher ones, no timber.` : '',

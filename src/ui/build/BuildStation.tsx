@@ -24,7 +24,7 @@ import { HeldDrawing, heldWords } from './HeldDrawing';
 import { IncidentSheet } from './IncidentSheet';
 import { OrderSheet } from './OrderSheet';
 import { OutboxBadge } from './OutboxBadge';
-import { plateOf, plateSide } from './plate';
+import { plateAt } from './plate';
 import { ReadPanel } from './ReadPanel';
 import { RunStage } from './RunStage';
 import { SafetyRow } from './SafetyRow';
@@ -46,9 +46,8 @@ export function BuildStation({ first, people, person }: StationProps) {
   const doneUnticked = view.outcomes.length > 0 && view.ticks.length === 0;
   const running = view.build !== null && order !== null && !doneUnticked;
   const next = running ? order.progress.next : null;
-  const side = plateSide(view, next);
   const weightOn = order?.progress.facts.frame === 'on its wheels';
-  const plate = side ? plateOf(view, side, weightOn) : null;
+  const plate = plateAt(view, next, weightOn);
   const openTorques = looseJoints(view).length;
   return (
     <JobFrame

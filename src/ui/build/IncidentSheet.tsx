@@ -33,6 +33,8 @@ const IN_HAND: Readonly<Record<string, readonly string[]>> = {
   coilOff: ['retainer bolt', 'coil seat'],
 };
 const ANY = ['bolt', 'nut', 'bracket'] as const;
+/** Days a job stands for a part that must come; nothing is a day's loss unless somebody says so. */
+const DAYS_LOST = [0, 1, 2, 3, 7] as const;
 
 /** What went wrong or was found, in two taps: what happened, and to what. */
 export function IncidentSheet({ outbox, next }: { outbox: Outbox; next: Operation | null }) {
@@ -40,12 +42,20 @@ export function IncidentSheet({ outbox, next }: { outbox: Outbox; next: Operatio
   const { problem, run, busy } = useSend();
   const [kind, setKind] = useState<IncidentKind | null>(null);
   const [what, setWhat] = useState('');
+  const [days, setDays] = useState<string>('0');
   const side = next?.side ? `, ${next.side}` : '';
   const likely = [...(IN_HAND[next?.id.split('.')[0] ?? ''] ?? []), ...ANY].slice(0, 5);
   const send = (of: string) =>
     void run(async () => {
-      await say('/incidents', { id: crypto.randomUUID(), step: next?.id ?? null, kind, what: of });
+      await say('/incidents', {
+        id: crypto.randomUUID(),
+        step: next?.id ?? null,
+        kind,
+        what: of,
+        days: Number(days) || null,
+      });
       setKind(null);
+      setDays('0');
       setWhat('');
     });
   return (
@@ -58,6 +68,16 @@ export function IncidentSheet({ outbox, next }: { outbox: Outbox; next: Operatio
       />
       {kind ? (
         <>
+          <Chips
+            label="The job loses"
+            shown
+            options={DAYS_LOST.map((n) => ({
+              id: String(n),
+              name: n === 0 ? 'no day' : n === 1 ? '1 day' : `${n} days`,
+            }))}
+            value={days}
+            onPick={setDays}
+          />
           <div className="acts">
             {likely.map((name) => (
               <button
@@ -96,7 +116,8 @@ export function IncidentSheet({ outbox, next }: { outbox: Outbox; next: Operatio
       <ul className="stored">
         {job.view.incidents.toReversed().map((incident) => (
           <li key={incident.id}>
-            <strong>{INCIDENT_NAMES[incident.kind]}</strong>: {incident.what}{' '}
+            <strong>{INCIDENT_NAMES[incident.kind]}</strong>: {incident.what}
+            {incident.days === null ? '' : `, ${incident.days} ${incident.days === 1 ? 'day' : 'days'} lost`}{' '}
             <span className="muted small">
               {incident.person}, <Clock at={incident.happenedAt} />
               <Lost view={job.view} incident={incident} />

@@ -36,14 +36,22 @@ export function OrderSheet({ outbox, order }: { outbox: Outbox; order: OrderOfWo
       </Sheet>
     );
   const opened = order.steps.some(({ operation }) => operation.id === 'leafWork.left');
-  const asked = SCHOOLS.filter(({ id }) => id === 'workSides' || (opened && id === 'packInPlace'));
+  const asked = SCHOOLS.filter(
+    ({ id }) =>
+      id === 'workSides' || (opened && id === 'packInPlace') || (view.bay?.rusty === true && id === 'seizedBolts'),
+  );
+  const { off, slackened, stays } = order.removal;
   return (
     <Sheet
       title="Order of the work"
       aside={
         <span className="muted">
           <span className="figure">{order.steps.length}</span> steps,{' '}
-          {schoolOf(view, 'workSides') === 'other' ? 'both sides undone together' : 'one side at a time'}
+          {schoolOf(view, 'workSides') !== 'other'
+            ? 'one side at a time'
+            : order.atOnce
+              ? 'both sides at once, one of two on each'
+              : 'both sides undone together'}
         </span>
       }
     >
@@ -54,6 +62,22 @@ export function OrderSheet({ outbox, order }: { outbox: Outbox; order: OrderOfWo
           </a>
         ))}
       </p>
+      <dl className="facts removal" aria-label="How little comes off">
+        {(
+          [
+            ['comes off', off],
+            ['only slackened', slackened],
+            ['stays tight', stays],
+          ] as const
+        ).map(([name, places]) =>
+          places.length > 0 ? (
+            <div key={name} className="fact-row">
+              <dt>{name}</dt>
+              <dd>{places.join(', ')}</dd>
+            </div>
+          ) : null,
+        )}
+      </dl>
       {order.refused ? <p className="stop-word">STOP: {order.refused.reason}</p> : null}
       <ProblemNote problem={problem} />
       {disputed.map(({ step, person }) => {
@@ -91,7 +115,9 @@ function Line({ line: { number, steps }, order, tick }: { line: OrderLine; order
   const { side, act, holds } = steps[0]!.operation;
   return (
     <li value={number} data-step={steps.map(({ operation }) => operation.id).join(' ')}>
-      {side ? <strong>{steps.length > 1 ? 'left, then right' : side}: </strong> : null}
+      {side ? (
+        <strong>{steps.length === 1 ? side : order.atOnce ? 'left and right at once' : 'left, then right'}: </strong>
+      ) : null}
       {act}
       {holds ? <span className="muted"> (not to be left out)</span> : null}
       <StepNotes operation={steps[0]!.operation} />

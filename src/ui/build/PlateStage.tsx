@@ -1,25 +1,21 @@
 'use client';
 import { type JobView } from '@/contracts/job';
-import { CROSS, type Round } from '@/core/fastener/rounds';
-import { type Side } from '@/core/vehicle/side';
 import { decimalText, quantityText } from '@/core/units/format';
-import { type UnitId } from '@/core/units/units';
 import { useRoom } from '../drawing/useRoom';
 import { useLengthText } from '../measured/Figure';
 import { useView } from '../theme/View';
-import { legOf } from './plate';
+import { type Plate } from './plate';
 
 interface Props {
   view: JobView;
-  side: Side;
-  round: Round | null;
-  unit: UnitId;
+  plate: Plate;
   picked: number | null;
   onPick: (nut: number) => void;
 }
 
-/** The plate of one side seen from above, front to the left: four nuts in the order they are drawn up, each with what it was read at. */
-export function PlateStage({ view, side, round, unit, picked, onPick }: Props) {
+/** Four nuts seen from above, front to the left, in the order they are drawn up, each with what it was read at. */
+export function PlateStage({ view, plate: { pattern, round, unit }, picked, onPick }: Props) {
+  const { side, joint, bolts, name } = pattern;
   const [ref, width, room] = useRoom<HTMLElement>(620);
   const text = useLengthText();
   const { lengths } = useView();
@@ -28,16 +24,16 @@ export function PlateStage({ view, side, round, unit, picked, onPick }: Props) {
   const [half, deep] = [Math.min(150, width * 0.17), Math.min(112, tall * 0.3)];
   const radius = Math.min(30, deep * 0.32);
   const at = (nut: number) => {
-    const name = CROSS[nut]!;
-    const outerBelow = side === 'left';
+    const { x, y } = bolts[nut]!;
     const [dx, dy] = [half - radius - 14, deep - radius - 12];
-    return {
-      x: cx + (name.startsWith('front') ? -dx : dx),
-      y: cy + (name.includes('outer') === outerBelow ? dy : -dy),
-    };
+    // The wheel is below on the left side and above on the right; in the middle the left is below.
+    return { x: cx + x * dx, y: cy - (side === 'right' ? -y : y) * dy };
   };
-  const read = (nut: number) => view.torqueReadings.find((r) => r.joint === 'uBolts' && r.bolt === legOf(side, nut));
-  const thread = (nut: number) => view.legThreads.find((l) => l.leg === legOf(side, nut));
+  const read = (nut: number) => view.torqueReadings.find((r) => r.joint === joint && r.bolt === bolts[nut]!.bolt);
+  const legAt = (what: 'thread' | 'gap') => (nut: number) =>
+    view.legThreads.find((l) => l.what === what && l.leg === bolts[nut]!.bolt);
+  const [thread, gap] = [legAt('thread'), legAt('gap')];
+  const lengthText = (mm: number) => (lengths === 'mm' ? `${decimalText(mm, 1)} mm` : text(mm));
   const next = round?.next ?? null;
   return (
     <figure className="figure-sheet plate" ref={ref}>
@@ -45,7 +41,7 @@ export function PlateStage({ view, side, round, unit, picked, onPick }: Props) {
         className="drawing"
         viewBox={`0 0 ${width} ${tall}`}
         role="group"
-        aria-label={`The plate, ${side}, from above: ${CROSS.map((leg, k) => `nut ${k + 1}, ${leg}, ${read(k)?.typed ?? 'not read'}`).join('; ')}`}
+        aria-label={`${[name || 'The plate', side].filter(Boolean).join(', ')}, from above: ${bolts.map(({ says }, k) => `nut ${k + 1}, ${says}, ${read(k)?.typed ?? 'not read'}`).join('; ')}`}
       >
         <rect x={cx - half * 0.5} y={6} width={half} height={tall - 40} fill="var(--tape)" opacity="0.5" />
         <path
@@ -88,23 +84,23 @@ export function PlateStage({ view, side, round, unit, picked, onPick }: Props) {
             />
           );
         })}
-        {CROSS.map((leg, k) => {
+        {bolts.map(({ bolt, says }, k) => {
           const { x, y } = at(k);
           const of = read(k);
           const has = of !== undefined && round !== null && of.value >= round.target * 0.96;
           const here = (picked ?? next) === k;
-          const left = leg.startsWith('front');
+          const left = x < cx;
           const tx = left ? cx - half - 16 : cx + half + 16;
           const above = y < cy;
           const ty = above ? cy - deep + 22 : cy + deep - 40;
-          const stands = thread(k);
+          const ends = [thread(k), gap(k)].flatMap((l) => (l ? [`${l.what} ${lengthText(l.value)}`] : []));
           return (
             <g
-              key={leg}
+              key={bolt}
               className="nut"
               role="button"
               tabIndex={0}
-              aria-label={`Nut ${k + 1}, ${leg}`}
+              aria-label={`Nut ${k + 1}, ${says}`}
               aria-pressed={here}
               onClick={() => onPick(k)}
               onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onPick(k)}
@@ -140,22 +136,22 @@ export function PlateStage({ view, side, round, unit, picked, onPick }: Props) {
                 {of ? quantityText(of.value, unit) : '–'}
               </text>
               <text x={tx} y={ty + 28} textAnchor={left ? 'end' : 'start'} style={{ fill: 'var(--graphite)' }}>
-                {stands ? `thread ${lengths === 'mm' ? `${decimalText(stands.value, 1)} mm` : text(stands.value)}` : ''}
+                {ends.join(', ')}
               </text>
             </g>
           );
         })}
         <text x={cx} y={20} textAnchor="middle">
-          {side === 'left' ? 'frame this side' : 'wheel this side'}
+          {side === null ? 'right' : side === 'left' ? 'frame this side' : 'wheel this side'}
         </text>
         <text x={cx} y={tall - 40} textAnchor="middle">
-          {side === 'left' ? 'wheel this side' : 'frame this side'}
+          {side === null ? 'left' : side === 'left' ? 'wheel this side' : 'frame this side'}
         </text>
         <text x={8} y={tall - 12}>
           ← front
         </text>
         <text x={width - 8} y={tall - 12} textAnchor="end" style={{ fill: 'var(--graphite)' }}>
-          from above, as a sign
+          {name ? `${name}, ` : ''}from above, as a sign
         </text>
       </svg>
     </figure>

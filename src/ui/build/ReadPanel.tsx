@@ -1,7 +1,8 @@
 'use client';
 import { useState } from 'react';
 import { type JobView } from '@/contracts/job';
-import { CROSS } from '@/core/fastener/rounds';
+import { JOINTS } from '@/core/fastener/joints';
+import { ROUNDS } from '@/core/fastener/rounds';
 import { WRENCHES, type Wrench } from '@/core/fastener/joints';
 import { parseMeasured } from '@/core/units/parse';
 import { lengthRule, TORQUE_READING_RULE } from '@/core/units/rules';
@@ -15,10 +16,15 @@ import { type Outbox } from '../job/useOutbox';
 import { useLengthText } from '../measured/Figure';
 import { TypedField } from '../measured/TypedField';
 import { useKept } from '../measured/useKept';
-import { legOf, type Plate } from './plate';
+import { evenGaps, type Plate } from './plate';
 import { WRENCH_NAMES } from './TorqueSheet';
 
-const THREAD = lengthRule(0, 300, 15);
+/** What is read at each leg besides the wrench. */
+const ENDS = [
+  { what: 'thread', label: 'thread standing out', rule: lengthRule(0, 300, 15) },
+  { what: 'gap', label: 'gap under the plate', rule: lengthRule(0, 60) },
+] as const;
+const capital = (word: string): string => word.replace(/^./, (c) => c.toUpperCase());
 
 interface Props {
   view: JobView;
@@ -37,7 +43,8 @@ export function ReadPanel({ view, plate, nut, weightOn, say, onRead }: Props) {
     instrument: null,
   });
   const [problem, setProblem] = useState<unknown>(null);
-  const { side, final, unit, round } = plate;
+  const { pattern, final, running, unit, round } = plate;
+  const { joint, bolts, ends } = pattern;
   const put = (path: '/torque-readings' | '/leg-threads', body: Record<string, unknown>) => {
     setProblem(null);
     return say(path, { id: crypto.randomUUID(), ...body }).then(onRead, (error: unknown) => setProblem(error));
@@ -46,18 +53,18 @@ export function ReadPanel({ view, plate, nut, weightOn, say, onRead }: Props) {
     return (
       <section className="sheet" aria-label="Reading">
         <p>
-          No figure is written down for the U-bolts. <a href="#torque">Look it up and write it down</a>: a figure nobody
-          has read stays empty.
+          No figure is written down: {JOINTS[joint].name}. <a href="#torque">Look it up and write it down</a>: a figure
+          nobody has read stays empty.
         </p>
       </section>
     );
   const at = nut ?? 0;
-  const leg = legOf(side, at);
-  const read = view.torqueReadings.find((r) => r.joint === 'uBolts' && r.bolt === leg);
-  const stands = view.legThreads.find((l) => l.leg === leg);
+  const { bolt: leg, says } = bolts[at]!;
+  const read = view.torqueReadings.find((r) => r.joint === joint && r.bolt === leg);
+  const ofLeg = (what: 'thread' | 'gap') => view.legThreads.find((l) => l.what === what && l.leg === leg);
   const torque = (typed: string, value: number, of: string, instrument: Wrench) =>
     put('/torque-readings', {
-      joint: 'uBolts',
+      joint,
       bolt: leg,
       typed,
       value,
@@ -75,14 +82,18 @@ export function ReadPanel({ view, plate, nut, weightOn, say, onRead }: Props) {
       <p>
         {round && round.next !== null ? (
           <>
-            round {Math.min(round.round, 3)} of 3, nut {at + 1}, {CROSS[at]}
+            round {Math.min(round.round, ROUNDS.length)} of {ROUNDS.length}, nut {at + 1}, {says}
+            {pattern.name ? `, ${pattern.name}` : ''}
           </>
-        ) : weightOn ? (
+        ) : weightOn || !pattern.weightOn ? (
           <Marked kind="done">all four have their figure</Marked>
         ) : (
           <Marked kind="done">all four are snug; the rest with the weight on</Marked>
         )}
       </p>
+      {running !== null ? (
+        <p className="muted small">with the {quantityText(running, unit)} that the locking nut runs at</p>
+      ) : null}
       {taking.instrument ? null : (
         <Chips
           label="Read with a"
@@ -106,15 +117,22 @@ export function ReadPanel({ view, plate, nut, weightOn, say, onRead }: Props) {
             void torque(typed, value, parsed.kind === 'ok' ? parsed.unit : unit, taking.instrument ?? 'click');
           }}
         />
-        <TypedField
-          key={`l${leg}`}
-          label="thread standing out"
-          spoken={`Thread standing out of nut ${at + 1}`}
-          rule={THREAD}
-          value={stands ? { typed: stands.typed, value: stands.value } : null}
-          draft={`${view.id}|leg|${leg}`}
-          onChange={({ typed, value }) => void put('/leg-threads', { leg, typed, value })}
-        />
+        {ends
+          ? ENDS.map(({ what, label, rule }) => {
+              const stands = ofLeg(what);
+              return (
+                <TypedField
+                  key={`${what}${leg}`}
+                  label={label}
+                  spoken={`${capital(label)} ${what === 'thread' ? 'of' : 'at'} nut ${at + 1}`}
+                  rule={rule}
+                  value={stands ? { typed: stands.typed, value: stands.value } : null}
+                  draft={`${view.id}|${what === 'thread' ? 'leg' : 'gap'}|${leg}`}
+                  onChange={({ typed, value }) => void put('/leg-threads', { what, leg, typed, value })}
+                />
+              );
+            })
+          : null}
       </div>
       <p className="even">
         {plate.torques === null || round?.next !== null ? null : (
@@ -123,7 +141,14 @@ export function ReadPanel({ view, plate, nut, weightOn, say, onRead }: Props) {
         {plate.threads === null ? null : plate.even === false ? (
           <Marked kind="look">ends differ by {text(plate.threads)}, more than a thread: the plate is not level</Marked>
         ) : (
-          <>ends within {text(plate.threads)}</>
+          <>ends within {text(plate.threads)}. </>
+        )}
+        {plate.gaps === null ? null : evenGaps(plate.gaps) ? (
+          <>the plate stands alike within {text(plate.gaps)}</>
+        ) : (
+          <Marked kind="look">
+            the plate stands {text(plate.gaps)} wider off on one corner than on another: ease it and go round again
+          </Marked>
         )}
       </p>
       <ProblemNote problem={problem} />

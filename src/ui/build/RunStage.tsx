@@ -1,14 +1,17 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { holdsOf, pictureOf } from '@/contracts/holds';
+import { cardsAt, orientationCards } from '@/contracts/orientation';
 import { type OrderOfWork } from '@/contracts/orderOfWork';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
+import { useLengthText } from '../measured/Figure';
 import { RoomBox } from '../drawing/RoomBox';
 import { PhotoStrip } from '../inspect/PhotoStrip';
 import { ProblemNote } from '../job/ProblemNote';
 import { type Outbox } from '../job/useOutbox';
 import { HeldDrawing } from './HeldDrawing';
+import { OrientationCard } from './OrientationCard';
 import { PlateStage } from './PlateStage';
 import { type Plate } from './plate';
 import { spoken, StepNotes } from './steps';
@@ -80,6 +83,9 @@ export function RunStage({ outbox, order, plate, picked, onPick, others }: Props
     window.addEventListener('keydown', down);
     return () => window.removeEventListener('keydown', down);
   }, []);
+  const length = useLengthText();
+  const cards = useMemo(() => orientationCards(view, length), [view, length]);
+  const wayRound = next && !plate ? cardsAt(cards, next) : [];
   const at = order.steps.findIndex(({ operation }) => operation === next);
   const after = order.steps[at + 1]?.operation;
   return (
@@ -128,14 +134,13 @@ export function RunStage({ outbox, order, plate, picked, onPick, others }: Props
       )}
       <RoomBox className="run-drawing">
         {plate ? (
-          <PlateStage
-            view={view}
-            side={plate.side}
-            round={plate.round}
-            unit={plate.unit}
-            picked={picked}
-            onPick={onPick}
-          />
+          <PlateStage view={view} plate={plate} picked={picked} onPick={onPick} />
+        ) : wayRound.length > 0 ? (
+          <div className="way-rounds" role="group" aria-label="Which way round">
+            {wayRound.map((card) => (
+              <OrientationCard key={`${card.part}${card.side}`} card={card} />
+            ))}
+          </div>
         ) : (
           <HeldDrawing view={view} facts={facts} />
         )}
@@ -156,7 +161,7 @@ export function RunStage({ outbox, order, plate, picked, onPick, others }: Props
           {holds
             .flatMap((hold) => (hold.kind === 'two' ? [] : [hold]))
             .map((hold) => (
-              <li key={hold.kind === 'picture' ? hold.subject : hold.joint}>
+              <li key={hold.kind === 'picture' ? hold.subject : hold.kind === 'tool' ? hold.tool : hold.joint}>
                 <Marked kind="open">{hold.text}</Marked>{' '}
                 {hold.kind === 'picture' ? (
                   <PhotoStrip
@@ -165,6 +170,8 @@ export function RunStage({ outbox, order, plate, picked, onPick, others }: Props
                     subject={hold.subject}
                     caption={next ? spoken(next).slice(0, 180) : ''}
                   />
+                ) : hold.kind === 'tool' ? (
+                  <a href={`/jobs/${view.id}/prepare#tools`}>to the tools</a>
                 ) : (
                   <a href="#torque">to the wrench</a>
                 )}

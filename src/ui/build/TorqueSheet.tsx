@@ -4,6 +4,7 @@ import { looseJoints } from '@/contracts/openList';
 import { type NewTorque, type NewTorqueReading } from '@/contracts/torque';
 import {
   boltsOf,
+  isOf,
   JOINTS,
   LUBRICATIONS,
   sameNumberOtherUnit,
@@ -16,7 +17,8 @@ import {
   type Wrench,
   type WrenchState,
 } from '@/core/fastener/joints';
-import { oddUnit, torquePlace, type TorqueTarget } from '@/core/fastener/torqueRead';
+import { oddUnit, setTo, STIFF, torquePlace, type TorqueTarget } from '@/core/fastener/torqueRead';
+import { quantityText } from '@/core/units/format';
 import { parseMeasured } from '@/core/units/parse';
 import { TORQUE_READING_RULE, TORQUE_RULE } from '@/core/units/rules';
 import { Chips } from '../controls/Chips';
@@ -30,6 +32,7 @@ import { type JobHandle } from '../job/useJob';
 import { useSend } from '../job/useSend';
 import { Clock } from '../measured/Clock';
 import { MeasuredInput } from '../measured/MeasuredInput';
+import { TypedField } from '../measured/TypedField';
 import { useKept } from '../measured/useKept';
 
 const SOURCE_NAMES: Record<TorqueSource, string> = {
@@ -135,13 +138,16 @@ function TorqueRow({ job, joint, taking, questioned }: RowProps) {
   const now = stored ?? EMPTY;
   const enter = (part: Partial<NewTorque>) =>
     job.send('/torques', 'POST', (view) => {
-      const { typed, value, unit, source, lubrication, stage } = view.torques.find((t) => t.joint === joint) ?? EMPTY;
-      return { id: crypto.randomUUID(), joint, typed, value, unit, source, lubrication, stage, ...part };
+      const { person, enteredAt, ...last } = view.torques.find((t) => t.joint === joint) ?? NOBODY;
+      return { ...last, joint, id: crypto.randomUUID(), ...part };
     });
   const doubt = torqueDoubt({ ...now, joint });
   const asked = now.typed ? parseMeasured(now.typed, TORQUE_RULE) : null;
   const range = asked?.kind === 'ok' ? asked.range : undefined;
-  const target = now.value !== null && now.unit ? { value: now.value, unit: now.unit, ...(range && { range }) } : null;
+  const target =
+    now.value !== null && now.unit
+      ? setTo({ value: now.value, unit: now.unit, ...(range && { range }) }, now.running)
+      : null;
   return (
     <div className="torque" role="group" aria-label={name}>
       <div>
@@ -209,6 +215,34 @@ function TorqueRow({ job, joint, taking, questioned }: RowProps) {
         value={now.stage}
         onPick={(stage) => void run(() => enter({ stage }))}
       />
+      {now.stage === 'notTouched' || now.source === 'feel' || target === null ? null : (
+        <details className="more">
+          <summary>
+            locking nut
+            {now.running === null || !now.unit ? '' : `: set the wrench to ${quantityText(target.value, now.unit)}`}
+          </summary>
+          <TypedField
+            label="Runs at, before it seats"
+            spoken={`${name}, running torque of its nut`}
+            rule={TORQUE_READING_RULE}
+            value={
+              now.running === null || now.runningTyped === null ? null : { typed: now.runningTyped, value: now.running }
+            }
+            draft={`${job.view.id}|running|${joint}`}
+            hint="read while it turns on; only where the figure is told without it"
+            onChange={({ typed, value }) => void run(() => enter({ running: value, runningTyped: typed }))}
+            onClear={() => void run(() => enter({ running: null, runningTyped: null }))}
+          />
+          {now.running !== null && now.value !== null && now.running > STIFF * now.value ? (
+            <p>
+              <Marked kind="look">
+                It takes {Math.round((100 * now.running) / now.value)} % of the figure only to turn: a thread that
+                seizes feels like this too. Off again, look at both threads, a new nut.
+              </Marked>
+            </p>
+          ) : null}
+        </details>
+      )}
       {now.stage === 'notTouched' || now.source === 'feel' ? null : (
         <Bolts job={job} joint={joint} taking={taking} target={target} />
       )}
@@ -216,20 +250,25 @@ function TorqueRow({ job, joint, taking, questioned }: RowProps) {
   );
 }
 
-const EMPTY: Pick<NewTorque, 'typed' | 'value' | 'unit' | 'source' | 'lubrication' | 'stage'> = {
+const EMPTY: Omit<NewTorque, 'id' | 'joint'> = {
   typed: null,
   value: null,
   unit: null,
   source: 'notSaid',
   lubrication: 'notKnown',
   stage: 'notYet',
+  running: null,
+  runningTyped: null,
 };
+const NOBODY = { ...EMPTY, person: '', enteredAt: '' };
 
 /** What the wrench read, bolt by bolt; each with the state of the vehicle and the instrument. */
 function Bolts({ job, joint, taking, target }: Omit<RowProps, 'questioned'> & { target: TorqueTarget | null }) {
   const { problem, run } = useSend();
   const bolts = boltsOf(joint);
-  const of = (bolt: string) => job.view.torqueReadings.find((r) => r.joint === joint && r.bolt === bolt);
+  const of = (bolt: string) =>
+    job.view.torqueReadings.find((r) => r.joint === joint && r.bolt === bolt) ??
+    job.view.torqueReadings.find((r) => r.joint === joint && isOf(bolt, r.bolt));
   const read = bolts.filter(of).length;
   const next = bolts.find((bolt) => !of(bolt));
   const { state, instrument } = taking;

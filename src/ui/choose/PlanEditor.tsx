@@ -4,6 +4,7 @@ import { type ChangeKind } from '@/contracts/plan';
 import { CHANGE_KINDS, linksOf } from '@/contracts/planKinds';
 import { HELPERS } from '@/core/mechanics/helper/curve';
 import { AXLE_CLASSES } from '@/core/sheet/axleClass';
+import { BUSH_END_NAMES, BUSH_ENDS, BUSH_TYPE_IDS, BUSH_TYPES } from '@/core/bush/types';
 import { COIL_ENDS } from '@/core/mechanics/coil/coil';
 import { Length } from '../measured/Figure';
 import { TypedField } from '../measured/TypedField';
@@ -39,6 +40,7 @@ export function refusalOf(kind: ChangeKind, view: JobView, lines: readonly Draft
   return undefined;
 }
 
+const SHELL_WORDS = { out: 'comes out', kept: 'stays in the eye', none: 'there is none' };
 const HELPER_CHIPS = { rubber: 'rubber', air: 'air', clampOn: 'clamped on the pack', leaf: 'a leaf above or below' };
 const EYE_NAMES = { upturned: 'upturned', berlin: 'centred', downturned: 'downturned' };
 
@@ -184,6 +186,30 @@ export function PlanEditor({ view, plan, children }: { view: JobView; plan: Plan
                 value={line.bush ?? null}
                 onPick={(bush) => replace(line.key, { bush })}
               />
+            ) : null}
+            {CHANGES[line.kind].forms === 'eyeBush' ? (
+              <>
+                <Chips
+                  label="They go into"
+                  shown
+                  options={BUSH_ENDS.map((id) => ({ id, name: BUSH_END_NAMES[id] }))}
+                  value={line.bushEnds ?? null}
+                  onPick={(bushEnds) => replace(line.key, { bushEnds })}
+                />
+                <Chips
+                  label="The new ones are"
+                  shown
+                  options={BUSH_TYPE_IDS.map((id) => ({ id, name: BUSH_TYPES[id].name }))}
+                  value={line.eyeBush ?? null}
+                  onPick={(eyeBush) => replace(line.key, { eyeBush })}
+                />
+                {line.eyeBush ? (
+                  <p className="muted small">
+                    Old shell {SHELL_WORDS[BUSH_TYPES[line.eyeBush].shell]}; grease: {BUSH_TYPES[line.eyeBush].grease}.
+                    Tightened {BUSH_TYPES[line.eyeBush].tighten}.
+                  </p>
+                ) : null}
+              </>
             ) : null}
             {CHANGES[line.kind].forms === 'helper' ? (
               <>

@@ -4,6 +4,7 @@ import { countRule, lengthRule, massRule, TURNS_RULE } from '@/core/units/rules'
 import { type CoilEnds } from '@/core/mechanics/coil/coil';
 import { type Fitted, type HelperDevice } from '@/core/mechanics/helper/curve';
 import { type PivotBushKind } from '@/core/suspension/coil/input';
+import { type BushEnds, type BushTypeId } from '@/core/bush/types';
 import { type SlackItem } from '@/core/travel/survey';
 import { type Bend } from '@/core/fastener/uboltOrder';
 import { type EyeForm } from '@/core/mechanics/leafpack/eyes';
@@ -26,7 +27,7 @@ export const CHANGES: Record<
   {
     name: string;
     fields: readonly PlanField[];
-    forms?: 'eyes' | 'coilEnds' | 'thickEnd' | 'bend' | 'pivotBush' | 'helper';
+    forms?: 'eyes' | 'coilEnds' | 'thickEnd' | 'bend' | 'pivotBush' | 'eyeBush' | 'helper';
     inHand?: string;
   }
 > = {
@@ -166,6 +167,7 @@ export const CHANGES: Record<
     ],
   },
   pivotBush: { name: 'Pivot bushes renewed', fields: [], forms: 'pivotBush' },
+  eyeBush: { name: 'Bushes renewed', fields: [], forms: 'eyeBush' },
   crossSpring: {
     name: 'Another spring across',
     inHand: 'spring in hand',
@@ -352,6 +354,9 @@ export interface DraftLine {
   bend?: Bend;
   /** Of pivots. */
   bush?: PivotBushKind;
+  /** Of a leaf spring's bushes. */
+  eyeBush?: BushTypeId;
+  bushEnds?: BushEnds;
   /** Of helper springs. */
   device?: HelperDevice;
   /** Of helper springs that were there before. */
@@ -369,6 +374,10 @@ export function completeLine(line: DraftLine): ChangeRow | undefined {
     const typed = line.values[id];
     if (!typed) return undefined;
     entries.push([id, typed.value], [`${id}Typed`, typed.typed]);
+  }
+  if (line.kind === 'eyeBush') {
+    if (!line.eyeBush || !line.bushEnds) return undefined;
+    entries.push(['bush', line.eyeBush], ['ends', line.bushEnds]);
   }
   if (line.kind === 'pivotBush') {
     if (!line.bush) return undefined;
@@ -423,6 +432,7 @@ export function lineOf(change: ChangeRow, index: number): DraftLine {
     ...(change.kind === 'coil' && { ends: change.ends }),
     ...((change.kind === 'coil' || isAged(change.kind)) && 'used' in change && { used: change.used }),
     ...(change.kind === 'pivotBush' && { bush: change.bush }),
+    ...(change.kind === 'eyeBush' && { eyeBush: change.bush, bushEnds: change.ends }),
     ...(change.kind === 'helper' && { device: change.device, ...(change.fitted && { fitted: change.fitted }) }),
     ...(change.kind === 'pack' && { pack: change }),
     ...(change.kind === 'line' && { item: change.item }),

@@ -2,10 +2,12 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { type Audit, type CalendarLink, type Staff, type Tablet, type ViewerLink } from '@/contracts/door';
+import { type DaysOff } from '@/contracts/needed';
 import { ROLES, type Role } from '@/contracts/roles';
 import { type Person } from '@/contracts/person';
 import { Chips } from '../controls/Chips';
 import { CalendarFeed } from './CalendarFeed';
+import { DaysOffSheet } from './DaysOffSheet';
 import { Sheet } from '../controls/Sheet';
 import { TextField } from '../controls/TextField';
 import { PageFrame } from '../frame/PageFrame';
@@ -24,6 +26,7 @@ interface Props {
   links: ViewerLink[];
   audit: Audit[];
   calendar: CalendarLink | null;
+  daysOff: DaysOff;
 }
 
 const PASSWORD_WORDS = { none: 'cannot sign in', given: 'password told, not yet their own', own: 'own password' };
@@ -42,7 +45,7 @@ interface Told {
 }
 
 /** The door book of a shop, for its owners. */
-export function ShopScreen({ people, person, word, staff, tablets, links, audit, calendar }: Props) {
+export function ShopScreen({ people, person, word, staff, tablets, links, audit, calendar, daysOff }: Props) {
   const [told, setTold] = useState<Told | null>(null);
   return (
     <PageFrame
@@ -74,6 +77,7 @@ export function ShopScreen({ people, person, word, staff, tablets, links, audit,
             {Object.values(ROLE_WORDS).join(' ')} Who leaves stays named under what they signed.
           </p>
         </Sheet>
+        <DaysOffSheet first={daysOff} />
         <Sheet title="Tablets that a PIN opens">
           {tablets.length === 0 ? (
             <p className="muted">None. One is made known where somebody signs in on it.</p>

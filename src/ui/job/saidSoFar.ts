@@ -34,7 +34,7 @@ export function saidSoFar(view: JobView, kept: readonly Kept[]): JobView {
         return { ...now, ticks: putIn(now.ticks, said, (t) => t.step === said.step) };
       }
       case '/incidents': {
-        const said = { step: null, ...body, person, happenedAt: at } as Incident;
+        const said = { step: null, days: null, ...body, person, happenedAt: at } as Incident;
         return { ...now, incidents: putIn(now.incidents, said, (i) => i.id === said.id) };
       }
       case '/torque-readings': {
@@ -48,8 +48,9 @@ export function saidSoFar(view: JobView, kept: readonly Kept[]): JobView {
         return { ...now, photos: putIn(now.photos, said, (p) => p.id === said.id) };
       }
       case '/leg-threads': {
-        const said = { ...body, person, readAt: at } as LegThread;
-        return { ...now, legThreads: putIn(now.legThreads, said, (l) => l.leg === said.leg) };
+        const said = { what: 'thread', ...body, person, readAt: at } as LegThread;
+        const same = (l: LegThread) => l.leg === said.leg && l.what === said.what;
+        return { ...now, legThreads: putIn(now.legThreads, said, same) };
       }
     }
   }, view);

@@ -1,10 +1,12 @@
 'use client';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { type BayDay, type WaitEdit, type WaitRow } from '@/contracts/needed';
+import { useMemo, useState } from 'react';
+import { type BayDay, type DaysOff, type WaitEdit, type WaitRow } from '@/contracts/needed';
 import { bayOf, dateOf, dayNumber, isDayOff } from '@/contracts/preparation';
+import { type JobView } from '@/contracts/job';
 import { type UntilTheBay } from '@/core/prepare/calendar';
-import { workTime, type StepTime } from '@/core/prepare/minutes';
+import { waysOf, type OtherWay } from '@/contracts/orderOfWork';
+import { type StepTime } from '@/core/prepare/minutes';
 import { type Operation } from '@/core/procedure/operation';
 import { countRule } from '@/core/units/rules';
 import { Chips } from '../controls/Chips';
@@ -40,8 +42,8 @@ export function CalendarSheet({
   const put = (edit: WaitEdit) => run(() => job.send('/waits', 'PUT', edit));
   return (
     <section className="calendar" aria-label="Until the bay">
-      <Drawn calendar={calendar} today={view.today} steps={order.length} wanted={bay.bayOn} />
-      <WorkTimeLine order={order} />
+      <Drawn {...{ calendar, daysOff: view.daysOff }} today={view.today} steps={order.length} wanted={bay.bayOn} />
+      <WorkTimes view={view} />
       <div className="grid-fields">
         <div className="field">
           <label htmlFor="bay-on">Into the bay on</label>
@@ -52,7 +54,7 @@ export function CalendarSheet({
             value={bay.bayOn ?? ''}
             onChange={(event) => setBay({ bayOn: event.target.value || null })}
           />
-          <BayTaken jobId={view.jobAxles[0]!.id} day={dateOf(calendar.bay)} named={bay.bayOn !== null} />
+          <BayTaken view={view} day={dateOf(calendar.bay)} named={bay.bayOn !== null} />
         </div>
         <TypedField
           label="Penetrant soaks, days"
@@ -74,6 +76,28 @@ export function CalendarSheet({
           onPick={(id) =>
             setBay({ rusty: id === 'rusty', soakDays: id === 'rusty' ? Math.max(3, bay.soakDays) : bay.soakDays })
           }
+        />
+        {bay.rusty ? (
+          <Chips
+            label="In eyes and pivots is"
+            shown
+            options={[
+              { id: 'burns', name: 'rubber, plastic, or not known' },
+              { id: 'metal', name: 'metal' },
+            ]}
+            value={bay.metalBushes ? 'metal' : 'burns'}
+            onPick={(id) => setBay({ metalBushes: id === 'metal' })}
+          />
+        ) : null}
+        <Chips
+          label="At work on it"
+          shown
+          options={[
+            { id: '1', name: 'one alone' },
+            { id: '2', name: 'two' },
+          ]}
+          value={bay.people === null ? null : `${bay.people}`}
+          onPick={(id) => setBay({ people: id === '1' ? 1 : 2 })}
         />
       </div>
       <ul className="stored" aria-label="What takes days">
@@ -119,14 +143,15 @@ export function CalendarSheet({
   );
 }
 
-/** What else goes into the bay that day, and what day of the week nobody usually begins. */
-function BayTaken({ jobId, day, named }: { jobId: string; day: string; named: boolean }) {
+/** What else goes into the bay that day, and whether the shop is shut on it. */
+function BayTaken({ view, day, named }: { view: JobView; day: string; named: boolean }) {
+  const jobId = view.jobAxles[0]!.id;
   const { data } = useQuery({ queryKey: ['bay-days'], queryFn: () => call<BayDay[]>('/api/bay-days', 'GET') });
   const others = (data ?? []).filter((b) => b.jobId !== jobId && b.bayOn === day);
   const says = [
     ...others.map((b) => `${b.vehicle} goes into the bay that day too`),
-    ...(isDayOff(dayNumber(day)) ? ['a Saturday or Sunday'] : []),
-    ...(named ? [] : ['not on a Saturday or Sunday unless you name one']),
+    ...(isDayOff(dayNumber(day), view.daysOff) ? ['the shop is shut that day'] : []),
+    ...(named ? [] : ['not on a day the shop is shut unless you name one']),
   ];
   return says.length > 0 ? (
     <span className={others.length > 0 ? 'look small' : 'muted small'} data-testid="bay-taken">
@@ -135,26 +160,69 @@ function BayTaken({ jobId, day, named }: { jobId: string; day: string; named: bo
   ) : null;
 }
 
-/** How long the work itself takes, by the shop's own ticks; nothing is made up. */
-function WorkTimeLine({ order }: { order: readonly Operation[] }) {
+const minutesText = ({ low, high, timed }: OtherWay['time']): string =>
+  timed === 0 ? 'not told yet' : `${Math.round(low)} to ${Math.round(high)} min`;
+
+/** How long the work itself takes, by the shop's own ticks, and what the other ways to go about it would; nothing is made up. */
+function WorkTimes({ view }: { view: JobView }) {
   const { data } = useQuery({ queryKey: ['step-times'], queryFn: () => call<StepTime[]>('/api/steps', 'GET') });
-  if (!data || order.length === 0) return null;
-  const { low, high, timed, steps } = workTime(order, data);
+  const ways = useMemo(() => (data ? waysOf(view, data) : []), [view, data]);
+  const chosen = ways.find((w) => w.chosen);
+  if (!chosen) return null;
+  const { timed, steps } = chosen.time;
   return (
-    <p className="muted" data-testid="work-time">
-      {timed === 0 ? (
-        'How long it takes is not told yet: no step of it was ticked often enough in this shop.'
-      ) : (
-        <>
-          <span className="figure">
-            {Math.round(low)} to {Math.round(high)} min
-          </span>{' '}
-          by this shop’s own ticks, {timed} of {steps} steps timed
-        </>
-      )}
-    </p>
+    <details className="more">
+      <summary data-testid="work-time">
+        {timed === 0 ? (
+          'How long it takes is not told yet: no step of it was ticked often enough in this shop.'
+        ) : (
+          <>
+            <span className="figure">{minutesText(chosen.time)}</span> by this shop’s own ticks, {timed} of {steps}{' '}
+            steps timed
+          </>
+        )}{' '}
+        <span className="muted">What other ways would take</span>
+      </summary>
+      <table className="plain ways-about" aria-label="Ways to go about it">
+        <thead>
+          <tr>
+            <th scope="col">sides</th>
+            <th scope="col">pack</th>
+            <th scope="col">at work</th>
+            <th scope="col" className="number">
+              steps
+            </th>
+            <th scope="col" className="number">
+              minutes
+            </th>
+            <th scope="col" className="number">
+              timed
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {ways.map((w) => (
+            <tr key={`${w.sides}${String(w.packInPlace)}${w.people}`} aria-selected={w.chosen}>
+              <td>{w.chosen ? <Marked kind="done">{SIDE_WORDS[w.sides]}</Marked> : SIDE_WORDS[w.sides]}</td>
+              <td>{w.packInPlace === null ? '' : w.packInPlace ? 'in place' : 'on the bench'}</td>
+              <td>{w.people === 1 ? 'one' : 'two'}</td>
+              <td className="number figure">{w.steps}</td>
+              <td className="number figure">{minutesText(w.time)}</td>
+              <td className="number figure">
+                {w.time.timed} of {w.time.steps}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="muted small">
+        Two gain where both sides are undone together: each has one. Sides and pack are chosen in Build, under the
+        steps.
+      </p>
+    </details>
   );
 }
+const SIDE_WORDS = { one: 'one at a time', both: 'both together' } as const;
 
 function Wait({ job, wait, onSave }: { job: JobHandle; wait: WaitRow; onSave: (edit: WaitEdit) => void }) {
   const { person, updatedAt, ...edit } = wait;
@@ -208,11 +276,13 @@ const HEAD = 34;
 /** Days across, what takes them below one another; the longest chain in ink, days to spare written where they lie. */
 function Drawn({
   calendar,
+  daysOff,
   today,
   steps,
   wanted,
 }: {
   calendar: UntilTheBay;
+  daysOff: DaysOff;
   today: string;
   steps: number;
   wanted: string | null;
@@ -236,7 +306,7 @@ function Drawn({
         aria-label={`Until the bay: ${tasks.map((t) => `${t.name}, ${t.spare} days to spare`).join('; ') || 'nothing waits'}; into the bay ${dayText(dateOf(bay))}`}
       >
         {Array.from({ length: days }, (_, k) => first + k).map((day) => {
-          const free = isDayOff(day);
+          const free = isDayOff(day, daysOff);
           return (
             <g key={day}>
               <rect

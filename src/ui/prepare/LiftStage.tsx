@@ -7,6 +7,7 @@ import { fit } from '../drawing/scale';
 import { ScaleBar } from '../drawing/ScaleBar';
 import { useRoom } from '../drawing/useRoom';
 import { useLengthText } from '../measured/Figure';
+import { useQuantityText } from '../measured/Quantity';
 import { Chocks, Ground, Stand, Wheel } from '../drawing/Standing';
 import { useView } from '../theme/View';
 import { sketchedAxles } from '../frame/VehicleHead';
@@ -21,6 +22,7 @@ export function LiftStage({ view, lift }: { view: JobView; lift: Lift }) {
   const [ref, width, room] = useRoom<HTMLElement>(760);
   const { lengths } = useView();
   const text = useLengthText();
+  const quantity = useQuantityText();
   const { form, wheelbase } = view.vehicle;
   const { at, plan, stand } = lift;
   const hub = view.readings.find((r) => r.point === 'groundToHub' && r.phase === 'before')?.value ?? null;
@@ -53,7 +55,7 @@ export function LiftStage({ view, lift }: { view: JobView; lift: Lift }) {
   const pair = sketchedAxles(view).find((a) => a.touched)?.pair ?? false;
   const wheels = pair ? pairOnSketch().map((off) => own + off * wheelbase) : [own];
   const tall = Number.isFinite(room) ? room : 300;
-  const pitch = Math.min(34, (tall - 24) / 6);
+  const pitch = Math.max(24, Math.min(34, (tall - 24) / 7));
   const rows: [string, string, 'new' | ''][] = plan
     ? [
         [
@@ -61,11 +63,12 @@ export function LiftStage({ view, lift }: { view: JobView; lift: Lift }) {
           text(plan.set ?? plan.least),
           'new',
         ],
-        ['frame there, as it stands', text(frame), ''],
-        ['frame rises at the axle', text(plan.raiseAtAxle), ''],
-        ['axle drops away', text(at!.droop), ''],
         ['tyre clear by', text(plan.clear), 'new'],
+        ['axle drops away', text(at!.droop), ''],
         ['jack reaches', text(plan.jack), ''],
+        [hitched ? 'coupling lighter by' : 'other axle lighter by', quantity(plan.relieved, 'mass'), ''],
+        ['frame rises at the axle', text(plan.raiseAtAxle), ''],
+        ['frame there, as it stands', text(frame), ''],
       ]
     : [];
   return (
@@ -132,7 +135,7 @@ export function LiftStage({ view, lift }: { view: JobView; lift: Lift }) {
         </ScaleBar>
         {narrow
           ? null
-          : rows.map(([name, value, ink], k) => (
+          : rows.slice(0, Math.max(4, Math.floor((tall - 14) / 24))).map(([name, value, ink], k) => (
               <g key={name} className={ink}>
                 <text x={across + 16} y={24 + pitch * k} style={ink ? { fill: 'var(--new)' } : {}}>
                   {name.length > 26 ? `${name.slice(0, 25)}…` : name}

@@ -2,6 +2,7 @@
 import { type ToolRow } from '@/contracts/tool';
 import { LIFTING_CAUTIONS } from '@/core/prepare/liftPlan';
 import { LIFTING_POINT_IDS, LIFTING_POINTS } from '@/core/sheet/lifting';
+import { formOf } from '@/core/vehicle/form';
 import { Chips } from '../controls/Chips';
 import { Marked } from '../controls/Mark';
 import { ProblemNote } from '../job/ProblemNote';
@@ -17,8 +18,9 @@ export function StandsSheet({ job, lift, tools }: { job: JobHandle; lift: Lift; 
   const { setBay, problem } = useBay(job);
   const text = useLengthText();
   const quantity = useQuantityText();
-  const stands = tools.filter((t) => t.kind === 'stand' && t.state === 'here');
+  const stands = tools.filter((t) => (t.kind === 'stand' || t.kind === 'hoist') && t.state === 'here');
   const { plan, stand, at } = lift;
+  const form = formOf(job.view.vehicle.form);
   return (
     <div className="dock-columns">
       <section aria-label="Where it is held">
@@ -32,7 +34,7 @@ export function StandsSheet({ job, lift, tools }: { job: JobHandle; lift: Lift; 
         </div>
         {stands.length > 0 ? (
           <Chips
-            label="Under the frame stand"
+            label="The frame stands on"
             shown
             options={stands.map((t) => ({ id: t.id, name: t.name }))}
             value={stand?.id ?? null}
@@ -82,6 +84,27 @@ export function StandsSheet({ job, lift, tools }: { job: JobHandle; lift: Lift; 
                 </>
               ) : null}
             </li>
+            <li>
+              {form.hitched ? 'The coupling' : 'The other axle'} carries{' '}
+              <span className="figure">{quantity(plan.relieved, 'mass')}</span> less while it stands so
+              {plan.relieved < 0 ? ' (more: the stand is beyond the axle)' : ''}. The weight ahead of the stands keeps
+              it from tipping: nothing heavy is taken off or stood on that end.
+            </li>
+            {lift.drawn ? (
+              <li>
+                {lift.drawn.short > 0 ? (
+                  <Marked kind="look">
+                    The longest bolt cannot be drawn downwards: {text(lift.drawn.short)} too low. Lift higher, or draw
+                    it before.
+                  </Marked>
+                ) : (
+                  <>
+                    The longest bolt can be drawn: <span className="figure">{text(lift.drawn.room)}</span> under its
+                    head.
+                  </>
+                )}
+              </li>
+            ) : null}
           </ul>
         ) : (
           <p className="muted">

@@ -1,10 +1,12 @@
 'use client';
 import { useState } from 'react';
-import { sizedFasteners } from '@/contracts/preparation';
+import { type NeededEdit } from '@/contracts/needed';
+import { pressingOf, sizedFasteners } from '@/contracts/preparation';
 import { type NewFastenerSize, type ToolEdit, type ToolRow } from '@/contracts/tool';
 import { JOINTS } from '@/core/fastener/joints';
 import { type Operation } from '@/core/procedure/operation';
-import { TOOL_KIND_IDS, TOOL_KINDS, TOOL_STATES, toolsFor, type ToolKind, type ToolNeed } from '@/core/prepare/tools';
+import { TOOL_KIND_IDS, TOOL_KINDS, type ToolKind } from '@/core/prepare/toolKinds';
+import { TOOL_STATES, toolsFor, type ToolNeed } from '@/core/prepare/tools';
 import { jointsOf } from '@/core/suspension/registry';
 import { type FieldRule } from '@/core/units/parse';
 import { lengthRule, massRule, TORQUE_RULE } from '@/core/units/rules';
@@ -29,6 +31,8 @@ export function toolNeeds(job: JobHandle, order: readonly Operation[], lift: Lif
     order,
     {
       fasteners: sizedFasteners(job.view),
+      pressing: pressingOf(job.view),
+      onHoist: job.view.bay?.onHoist ?? false,
       torques: torques.length > 0 ? { least: Math.min(...torques), most: Math.max(...torques) } : null,
       eachStand: lift.plan?.eachStand ?? null,
       lifts: lift.plan?.lifts ?? null,
@@ -58,7 +62,7 @@ export function ToolsSheet({
       <section aria-label="What it takes">
         <h3>What it takes</h3>
         <ul className="stored tool-needs">
-          {needs.map(({ need, what, has, nearMiss, why }) => (
+          {needs.map(({ need, what, kind, has, nearMiss, why }) => (
             <li key={need} data-tool={need}>
               {has ? (
                 <Marked kind="done">{words(what)}</Marked>
@@ -79,9 +83,10 @@ export function ToolsSheet({
                     {nearMiss.name} has {words(nearMiss.why)}
                   </span>
                 ) : (
-                  <span className="muted">none known to the shop: borrow, hire or buy</span>
+                  <span className="muted">none known to the shop</span>
                 )}
               </span>
+              {has ? null : <GetIt job={job} need={need} kind={kind} what={what} />}
             </li>
           ))}
         </ul>
@@ -116,6 +121,38 @@ export function ToolsSheet({
   );
 }
 
+const GET = ['borrow', 'hire', 'buy'] as const;
+
+/** How a tool that the shop lacks is come by: it goes onto the list of parts, with its day, and counts once it is here. */
+function GetIt({ job, need, kind, what }: { job: JobHandle; need: string; kind: ToolKind; what: string }) {
+  const { problem, run } = useSend();
+  const key = `tool:${kind}:${need.replaceAll(/[^A-Za-z0-9.-]/g, '-')}`.slice(0, 80);
+  const line = job.view.needed.find((n) => n.need === key);
+  const how = GET.find((id) => line?.what.startsWith(`${id}: `)) ?? null;
+  return (
+    <>
+      <Chips
+        label={`How to come by ${what}`}
+        options={GET.map((id) => ({ id, name: id }))}
+        value={how}
+        onPick={(id) =>
+          void run(() =>
+            job.send('/needed', 'PUT', (now) => {
+              const there = now.needed.find((n) => n.need === key);
+              return {
+                ...{ id: there?.id ?? crypto.randomUUID(), need: key, what: `${id}: ${what}`.slice(0, 200), wanted: 1 },
+                ...{ state: there?.state ?? 'toOrder', source: there?.source ?? '', orders: there?.orders ?? '' },
+                ...{ dueOn: there?.dueOn ?? null, shelfItemId: null, version: there?.version ?? 0 },
+              } satisfies NeededEdit;
+            }),
+          )
+        }
+      />
+      <ProblemNote problem={problem} />
+    </>
+  );
+}
+
 type Figures = Partial<Record<'across' | 'low' | 'high' | 'notch' | 'capacity', { label: string; rule: FieldRule }>>;
 const FIGURES: Record<ToolKind, Figures> = {
   spanner: { across: { label: 'across flats', rule: ACROSS } },
@@ -132,6 +169,11 @@ const FIGURES: Record<ToolKind, Figures> = {
     low: { label: 'lowest', rule: lengthRule(100, 2000) },
     high: { label: 'highest', rule: lengthRule(100, 3000) },
     notch: { label: 'notch to notch', rule: lengthRule(1, 200) },
+  },
+  hoist: {
+    capacity: { label: 'carries', rule: massRule(100, 60_000) },
+    low: { label: 'pads, lowest', rule: lengthRule(50, 1500) },
+    high: { label: 'pads, highest', rule: lengthRule(200, 3000) },
   },
   clamp: {},
   press: { capacity: { label: 'presses', rule: massRule(100, 60_000) } },

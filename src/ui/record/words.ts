@@ -18,6 +18,7 @@ export const CHANGE_WORDS: Readonly<Record<string, string>> = {
   riser: 'riser',
   perch: 'seats moved by grooves',
   pivotBush: 'pivot bushes',
+  eyeBush: 'new bushes',
   crossSpring: 'another spring across',
   spindles: 'lifted spindles',
   dropAxle: 'drop axle',

@@ -101,7 +101,15 @@ export function ShelfScreen({
                           <PartGlyph item={part} />
                         </td>
                         <td>{sizesText(part, bare)}</td>
-                        <td>{availability(part)}</td>
+                        <td>
+                          {availability(part)}
+                          {shelf.kept[part.id] ? (
+                            <>
+                              <br />
+                              <span className="muted small">{shelf.kept[part.id]} kept for a job</span>
+                            </>
+                          ) : null}
+                        </td>
                         <td className="number figure">{partPrice(part)}</td>
                       </tr>
                     ))}

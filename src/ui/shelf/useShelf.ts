@@ -18,7 +18,13 @@ export function useShelf(ask: ShelfAsk, first?: ShelfPage) {
     queryFn: () => call<ShelfCount>('/api/shelf/count', 'POST', ask),
     placeholderData: (old) => old,
   });
-  return { ...pages, items: pages.data?.pages.flatMap((page) => page.items) ?? [], count: count.data };
+  return {
+    ...pages,
+    items: pages.data?.pages.flatMap((page) => page.items) ?? [],
+    /** Pieces that open jobs keep for themselves, by part. */
+    kept: Object.assign({}, ...(pages.data?.pages.map((page) => page.kept ?? {}) ?? [])) as Record<string, number>,
+    count: count.data,
+  };
 }
 
 /** Saving parts; every list that shows them is read again. */

@@ -1,5 +1,5 @@
 import { besidesSpring } from '../../procedure/besides';
-import { DRIVEN_IN, each, getDown, getUp, handOver, ONE_AXLE, type Way } from '../../procedure/common';
+import { DRIVEN_IN, each, getDown, getUp, handOver, ONE_AXLE, type Way, wordsOf } from '../../procedure/common';
 import { HAZARDS, ONE_SIDE } from '../../procedure/hazards';
 import { type Operation } from '../../procedure/operation';
 import { type Planned, type Procedure } from '../../procedure/procedure';
@@ -81,11 +81,11 @@ export function coilProcedure(planned: readonly Planned[], way: Way): Procedure 
   return {
     start: { ...DRIVEN_IN, 'seat.left': 'tight', 'seat.right': 'tight' },
     operations: [
-      ...getUp(ONE_AXLE, beside.strip),
+      ...getUp(wordsOf(ONE_AXLE, way), beside.strip),
       ...beside.operations,
       ...(springs ? order : []),
       ...beside.late,
-      ...getDown((s) => (springs ? { [`seat.${s}`]: ['snug'] } : {}), beside.strip),
+      ...getDown((s) => (springs ? { [`seat.${s}`]: ['snug'] } : {}), beside.strip, way),
       ...(springs ? each(coilFinal) : []),
       ...beside.last,
       ...handOver(

@@ -1,9 +1,12 @@
 import { besidesSpring } from '../../procedure/besides';
-import { DRIVEN_IN, each, getDown, getUp, handOver, type Way, type Words } from '../../procedure/common';
+import { DRIVEN_IN, each, getDown, getUp, handOver, type Way, type Words, wordsOf } from '../../procedure/common';
 import { HAZARDS, ONE_SIDE } from '../../procedure/hazards';
 import { type Operation } from '../../procedure/operation';
 import { type Planned, type Procedure } from '../../procedure/procedure';
 import { type Side } from '../../vehicle/side';
+import { type BushTypeId } from '../../bush/types';
+import { bushWork } from '../../procedure/bush';
+import { bushFacts, freed, freeing } from '../../procedure/seized';
 import { coilApart, coilFinal, coilTogether } from './procedure';
 
 const WORDS: Record<'across' | 'trailing', Words> = {
@@ -19,8 +22,14 @@ const WORDS: Record<'across' | 'trailing', Words> = {
 };
 
 /** One pivot, while the jack carries its beam in the bolt's place. */
-function pivot(side: Side, trailing: boolean, bonded: boolean | null): Operation[] {
+function pivot(side: Side, trailing: boolean, bush: BushTypeId, way: Way): Operation[] {
   const at = (place: string) => `${place}.${side}`;
+  const reached = {
+    [at('spring')]: ['slack'],
+    axle: ['held'],
+    [at('pivot')]: ['tight'],
+    ...(trailing && { [at('bracket')]: ['out'] }),
+  };
   return [
     ...(trailing
       ? [
@@ -36,6 +45,7 @@ function pivot(side: Side, trailing: boolean, bonded: boolean | null): Operation
           },
         ]
       : []),
+    ...freeing(side, 'Pivot bolt', way, reached),
     {
       ...{
         picture: true,
@@ -43,27 +53,12 @@ function pivot(side: Side, trailing: boolean, bonded: boolean | null): Operation
         side,
         act: 'Jack just carrying the beam at its pivot: nut off, bolt worked out and kept in reach; the beam let down until the bush is free',
       },
-      needs: {
-        [at('spring')]: ['slack'],
-        axle: ['held'],
-        [at('pivot')]: ['tight'],
-        ...(trailing && { [at('bracket')]: ['out'] }),
-      },
+      needs: { ...reached, ...freed(side, way) },
       gives: { [at('pivot')]: 'out' },
       mark: 'Which way the bolt went in.',
       caution: 'The jack is the pivot now: nobody under the beam, no flame near rubber, fuel or brake lines.',
     },
-    {
-      ...{
-        id: at('bushIn'),
-        side,
-        act:
-          bonded === false
-            ? 'Sleeve and rubber out, the outer shell left where the new bush wants it; shell greased, halves pressed in with a clamp, a collar and flat bars'
-            : 'Old bush out with its shell, sawn and folded in where it is seized, the hole cleaned bright; new bush pressed in square, its marks as on the picture',
-      },
-      ...{ needs: { [at('pivot')]: ['out'] }, gives: { [at('newBush')]: 'in' } },
-    },
+    ...bushWork(side, bush, 'Pivot', way, { [at('pivot')]: ['out'] }),
     {
       ...{
         id: at('pivotOn'),
@@ -97,7 +92,9 @@ export function swingProcedure(planned: readonly Planned[], way: Way, trailing: 
   const beside = besidesSpring(planned, springs || pivots);
   // A beam is let down from its pivot only when its coil is slack: then the coil comes out as well.
   const any = springs || pivots;
-  const inner = (s: Side) => (pivots ? pivot(s, trailing, way.bonded) : []);
+  // Those that turn on a sleeve are two halves of polyurethane in the old shell.
+  const bush = planned.find((p) => p.kind === 'pivotBush')?.bush === 'turns' ? 'polyurethane' : 'bonded';
+  const inner = (s: Side) => (pivots ? pivot(s, trailing, bush, way) : []);
   const order =
     way.sides === 'one'
       ? each((s) => [...coilApart(s, 'beam'), ...inner(s), ...coilTogether(s, spacer, 'beam')]).flat()
@@ -117,9 +114,9 @@ export function swingProcedure(planned: readonly Planned[], way: Way, trailing: 
     each((s) => ['seat', 'pivot', 'bracket'].map((place): [string, string] => [`${place}.${s}`, 'tight'])).flat(),
   );
   return {
-    start: { ...DRIVEN_IN, ...start },
+    start: { ...DRIVEN_IN, ...bushFacts(way), ...start },
     operations: [
-      ...getUp(WORDS[trailing ? 'trailing' : 'across'], beside.strip),
+      ...getUp(wordsOf(WORDS[trailing ? 'trailing' : 'across'], way), beside.strip),
       ...beside.operations,
       ...(any ? order : []),
       ...beside.late,
@@ -129,6 +126,7 @@ export function swingProcedure(planned: readonly Planned[], way: Way, trailing: 
           ...(pivots && { [`pivot.${s}`]: ['run on'], ...(trailing && { [`bracket.${s}`]: ['final'] }) }),
         }),
         beside.strip,
+        way,
       ),
       ...(any ? each(coilFinal) : []),
       ...(pivots

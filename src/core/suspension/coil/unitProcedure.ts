@@ -1,5 +1,5 @@
 import { besidesSpring } from '../../procedure/besides';
-import { DRIVEN_IN, each, getDown, getUp, handOver, type Way } from '../../procedure/common';
+import { DRIVEN_IN, each, getDown, getUp, handOver, type Way, wordsOf } from '../../procedure/common';
 import { HAZARDS, UNCOMPRESSED } from '../../procedure/hazards';
 import { type Operation } from '../../procedure/operation';
 import { type Planned, type Procedure } from '../../procedure/procedure';
@@ -45,6 +45,7 @@ function unit(side: Side, work: { coil: boolean; perch: boolean; spacer: boolean
       needs: { [at('unit')]: ['out'] },
       ...{ gives: { [at('compressor')]: 'on' }, holds: true },
       caution: 'Nothing of the unit is undone before. Nobody stands over it, and nobody stands on the compressor.',
+      takes: { tool: 'compressor', else: 'Without one the unit is not taken apart: it goes to who has one, whole.' },
     },
     {
       ...{
@@ -114,11 +115,11 @@ export function unitProcedure(planned: readonly Planned[], way: Way): Procedure 
   return {
     start: { ...DRIVEN_IN, ...start },
     operations: [
-      ...getUp(WORDS, beside.strip),
+      ...getUp(wordsOf(WORDS, way), beside.strip),
       ...beside.operations,
       ...(any ? order : []),
       ...beside.late,
-      ...getDown((s) => (any ? { [`unit.${s}`]: ['run on'] } : {}), beside.strip),
+      ...getDown((s) => (any ? { [`unit.${s}`]: ['run on'] } : {}), beside.strip, way),
       ...(any
         ? each((side): Operation[] => [
             {

@@ -1,4 +1,17 @@
-import { DRIVE_UNIT, DRIVEN_IN, each, getDown, getUp, handOver, ONE_AXLE, type Way } from '../../procedure/common';
+import {
+  DRIVE_UNIT,
+  DRIVEN_IN,
+  each,
+  getDown,
+  getUp,
+  handOver,
+  ONE_AXLE,
+  wordsOf,
+  type Way,
+} from '../../procedure/common';
+import { BUSH_TYPES, type BushTypeId } from '../../bush/types';
+import { bushWork } from '../../procedure/bush';
+import { bushFacts, freed, freeing } from '../../procedure/seized';
 import { HAZARDS, ONE_SIDE } from '../../procedure/hazards';
 import { type Operation } from '../../procedure/operation';
 import { besidesSpring } from '../../procedure/besides';
@@ -7,12 +20,15 @@ import { type Side } from '../../vehicle/side';
 
 /** What a plan asks of the springs. */
 function workOf(planned: readonly Planned[], packInPlace: boolean) {
+  const renewed = planned.find(({ kind }) => kind === 'eyeBush');
+  const bush = renewed && isBush(renewed.bush) ? renewed.bush : null;
+  const eyes = bush !== null && renewed?.ends !== 'shackle';
   const has = (...kinds: string[]) => planned.some(({ kind }) => kinds.includes(kind));
   const leaves = has('addLeaf', 'removeLeaf', 'mendLeaf');
   const swap = has('pack', 'rearch', 'eyes');
   const over = has('overAxle');
   const narrow = has('axleWidth');
-  const out = swap || over || narrow || (leaves && !packInPlace);
+  const out = swap || over || narrow || eyes || (leaves && !packInPlace);
   const stack = has('block', 'wedge') || over;
   return {
     leaves,
@@ -24,7 +40,12 @@ function workOf(planned: readonly Planned[], packInPlace: boolean) {
     stack,
     wedge: has('wedge'),
     block: has('block'),
-    shackle: has('shackle'),
+    /** The shackle is renewed, or comes off for what turns in it. */
+    newShackle: has('shackle'),
+    shackle: has('shackle') || bush !== null,
+    /** New bushes, in the spring's eyes or at the shackle. */
+    bush,
+    bushAt: renewed?.ends === 'shackle' ? 'Shackle' : renewed?.ends === 'all' ? 'Eyes and shackle' : 'Eyes',
     /** Into the pack that goes in, be it the old one or a new one; what is broken goes with the old one. */
     opened: has('addLeaf', 'removeLeaf') || (leaves && !swap),
     newUbolts: has('ubolts'),
@@ -32,8 +53,10 @@ function workOf(planned: readonly Planned[], packInPlace: boolean) {
   };
 }
 
+const isBush = (type: string | undefined): type is BushTypeId => type !== undefined && Object.hasOwn(BUSH_TYPES, type);
+
 /** Off the axle: each side by itself. */
-function apart(side: Side, work: ReturnType<typeof workOf>): Operation[] {
+function apart(side: Side, work: ReturnType<typeof workOf>, way: Way): Operation[] {
   const at = (place: string) => `${place}.${side}`;
   const ops: Operation[] = [
     {
@@ -60,11 +83,23 @@ function apart(side: Side, work: ReturnType<typeof workOf>): Operation[] {
       mark: 'Picture of plate, block and wedge as they lie: which end is thick, which face is up.',
       caution: 'Cut ones throw their ends: glasses on, nobody opposite.',
     });
+  if (work.out || work.shackle)
+    ops.push(
+      ...freeing(side, work.out ? 'Shackle and eye bolts' : 'Shackle bolts', way, {
+        ...{ [at('spring')]: ['slack'], ...(work.out && { [at('ubolts')]: ['out'] }) },
+      }),
+    );
   if (work.out)
     ops.push(
       {
-        ...{ id: at('shackleOff'), side, act: 'Shackle off at the spring’s eye' },
-        needs: { [at('ubolts')]: ['out'], [at('shackle')]: ['loose'] },
+        ...{
+          id: at('shackleOff'),
+          side,
+          act: work.shackle
+            ? 'Shackle off at both ends; measure the old one from hole to hole'
+            : 'Shackle off at the spring’s eye',
+        },
+        needs: { [at('ubolts')]: ['out'], [at('shackle')]: ['loose'], ...freed(side, way) },
         gives: { [at('shackle')]: 'out' },
         mark: 'Mark the spring’s front end and its side before it can be turned.',
       },
@@ -72,8 +107,9 @@ function apart(side: Side, work: ReturnType<typeof workOf>): Operation[] {
         ...{
           id: at('frontOff'),
           side,
-          act: 'Jack or a helper under the spring, front eye bolt out, pack onto the bench',
+          act: PACK_OUT[way.people ?? 0],
         },
+        ...(way.people === 2 && { two: true as const }),
         needs: { [at('shackle')]: ['out'] },
         gives: { [at('front')]: 'out', [at('pack')]: 'on the bench' },
         caution: 'No flame at an eye with rubber in it or beside a hose.',
@@ -82,14 +118,21 @@ function apart(side: Side, work: ReturnType<typeof workOf>): Operation[] {
   else if (work.shackle)
     ops.push({
       ...{ id: at('shackleOff'), side, act: 'Shackle off at both ends; measure the old one from hole to hole' },
-      needs: { [at('spring')]: ['slack'], [at('shackle')]: ['loose'] },
+      needs: { [at('spring')]: ['slack'], [at('shackle')]: ['loose'], ...freed(side, way) },
       gives: { [at('shackle')]: 'out' },
     });
   return ops;
 }
 
+/** The pack off its front bolt: by nobody said how many, one alone, two. */
+const PACK_OUT = [
+  'Jack or a helper under the spring, front eye bolt out, pack onto the bench',
+  'Pack strapped to the saddle of a jack under its middle, front eye bolt out, let down and drawn out: it is not carried alone',
+  'One at each end of the pack: front eye bolt out, pack onto the bench together',
+] as const;
+
 /** The leaves, on the bench or where they are. */
-function leaves(side: Side, work: ReturnType<typeof workOf>): Operation[] {
+function leaves(side: Side, work: ReturnType<typeof workOf>, way: Way): Operation[] {
   const at = (place: string) => `${place}.${side}`;
   const place = { [at('pack')]: [work.out ? 'on the bench' : 'in'] };
   const compared: Operation[] = work.swap
@@ -114,6 +157,7 @@ function leaves(side: Side, work: ReturnType<typeof workOf>): Operation[] {
       needs: { ...place, [at('ubolts')]: ['out'], [at('clamps')]: ['off'] },
       ...{ gives: { [at('clamps')]: 'on' }, holds: true },
       caution: 'The leaves are sprung against one another until the clamps are let go, evenly.',
+      takes: { tool: 'clamp', else: 'Nothing else holds a pack whose centre bolt comes out: it springs apart.' },
     },
     {
       ...{ id: at('centreOff'), side, act: 'Centre bolt out' },
@@ -135,32 +179,55 @@ function leaves(side: Side, work: ReturnType<typeof workOf>): Operation[] {
       ...{
         id: at('centreOn'),
         side,
-        act: 'Pull the pack together with the clamps, new centre bolt to its figure, head on the axle’s side; trim and secure its tail',
+        act: 'Pull the pack together with the clamps, new centre bolt to its figure, head on the axle’s side',
       },
       needs: { [at('leaves')]: ['as planned'], [at('centre')]: ['out'] },
       gives: { [at('centre')]: 'final' },
     },
     {
+      ...{
+        id: at('trim'),
+        side,
+        act: `Tail of the centre bolt cut${way.boltTail === undefined ? '' : ` by ${Math.round(way.boltTail)} mm`} to two or three threads over its nut, edge filed, nut secured: plate and stop lie flat`,
+      },
+      needs: { [at('centre')]: ['final'] },
+      gives: { [at('tail')]: 'trimmed' },
+      caution: 'Glasses on; a blade, not a torch: the leaf beside it stays cold.',
+    },
+    {
       ...{ id: at('unclamp'), side, act: 'Clips on, leaves free to slide in them; clamps off' },
-      needs: { [at('centre')]: ['final'], [at('leaves')]: ['as planned'] },
+      needs: { [at('centre')]: ['final'], [at('tail')]: ['trimmed'], [at('leaves')]: ['as planned'] },
       gives: { [at('clamps')]: 'off' },
     },
   ];
 }
 
 /** Back onto the axle, and run on. */
-function together(side: Side, work: ReturnType<typeof workOf>, carried: boolean): Operation[] {
+function together(side: Side, work: ReturnType<typeof workOf>, way: Way): Operation[] {
   const at = (place: string) => `${place}.${side}`;
   const opened = work.leaves || work.swap;
-  const ops: Operation[] = [];
+  const carried = way.driveUnit === true && work.stack;
+  const ops: Operation[] =
+    work.bush === null
+      ? []
+      : bushWork(
+          side,
+          work.bush,
+          work.bushAt,
+          way,
+          work.out ? { [at('pack')]: ['on the bench'] } : { [at('shackle')]: ['out'] },
+        );
+  const renewed = work.bush === null ? {} : { [at('newBush')]: ['in'] };
   if (work.out)
     ops.push({
       ...{
         id: at('packIn'),
         side,
-        act: `Pack ${work.over ? 'over the axle' : 'back'}: front eye bolt first, then the ${work.shackle ? 'new ' : ''}shackle; both only run on`,
+        act: `Pack ${work.over ? 'over the axle' : 'back'}: front eye bolt first, then the ${work.newShackle ? 'new ' : ''}shackle; both only run on`,
       },
+      ...(way.people === 2 && { two: true as const }),
       needs: {
+        ...renewed,
         [at('pack')]: ['on the bench'],
         [at('clamps')]: ['off'],
         ...(opened && { [at('leaves')]: ['as planned'] }),
@@ -170,8 +237,12 @@ function together(side: Side, work: ReturnType<typeof workOf>, carried: boolean)
     });
   else if (work.shackle)
     ops.push({
-      ...{ id: at('shackleOn'), side, act: 'New shackle on, greased where its bushes want it; bolts only run on' },
-      needs: { [at('shackle')]: ['out'] },
+      ...{
+        id: at('shackleOn'),
+        side,
+        act: `${work.newShackle ? 'New shackle' : 'Shackle'} on, greased where its bushes want it; bolts only run on`,
+      },
+      needs: { [at('shackle')]: ['out'], ...renewed },
       gives: { [at('shackle')]: 'run on' },
       loose: 'The shackle, until the weight is on.',
     });
@@ -199,6 +270,7 @@ function together(side: Side, work: ReturnType<typeof workOf>, carried: boolean)
       caution: 'Fingers out from between pad and spring.',
     },
     ...(carried ? [brackets(side, work.over)] : []),
+    ...(way.drillPlate === undefined ? [] : [drilled(side, way.drillPlate)]),
     {
       ...{
         id: at('uboltsOn'),
@@ -208,6 +280,7 @@ function together(side: Side, work: ReturnType<typeof workOf>, carried: boolean)
       needs: {
         ...{ [at('dowel')]: ['home'], [at('ubolts')]: ['out'] },
         ...(carried && { [at('brackets')]: ['as planned'] }),
+        ...(way.drillPlate !== undefined && { [at('plate')]: ['drilled'] }),
       },
       gives: { [at('ubolts')]: 'snug' },
       loose: 'U-bolts snug only, until the weight is on.',
@@ -225,6 +298,18 @@ const stackText = ({ over, block, wedge }: ReturnType<typeof workOf>): string =>
     .filter(Boolean)
     .join('; ')
     .replace(/^./, (c) => c.toUpperCase());
+
+/** A plate whose holes are too narrow for the U-bolts' thread. @param hole mm */
+const drilled = (side: Side, hole: number): Operation => ({
+  ...{
+    id: `drill.${side}`,
+    side,
+    act: `Plate’s four holes opened to ${Number(hole.toFixed(1))} mm on the bench, clamped down, a step at a time; edges broken, rust guarded`,
+  },
+  needs: { [`ubolts.${side}`]: ['out'] },
+  gives: { [`plate.${side}`]: 'drilled' },
+  caution: 'Glasses on, no gloves at a drill. Only the plate: a spring leaf or its pad is never drilled.',
+});
 
 /** The axle out from under the springs, and what was made of it back in. */
 const axleOver = (): Operation[] => [
@@ -297,18 +382,14 @@ const brackets = (side: Side, over: boolean): Operation => ({
 export function leafProcedure(planned: readonly Planned[], way: Way): Procedure {
   const work = workOf(planned, way.packInPlace);
   const springs = work.ubolts || work.shackle;
-  const side = (s: Side) => [
-    ...apart(s, work),
-    ...(work.leaves || work.swap ? leaves(s, work) : []),
-    ...together(s, work, way.driveUnit === true && work.stack),
-  ];
-  const carried = way.driveUnit === true && work.stack;
+  const open = work.leaves || work.swap;
+  const side = (s: Side) => [...apart(s, work, way), ...(open ? leaves(s, work, way) : []), ...together(s, work, way)];
   const both = [
     ...(work.narrow ? axleOver().slice(0, 1) : []),
-    ...each((s) => apart(s, work)).flat(),
+    ...each((s) => apart(s, work, way)).flat(),
     ...(work.narrow ? axleOver().slice(1) : []),
-    ...(work.leaves || work.swap ? each((s) => leaves(s, work)).flat() : []),
-    ...each((s) => together(s, work, carried)).flat(),
+    ...(open ? each((s) => leaves(s, work, way)).flat() : []),
+    ...each((s) => together(s, work, way)).flat(),
     ...(work.narrow ? [axleBack()] : []),
   ];
   const bySide = way.sides === 'one' && !work.narrow;
@@ -328,6 +409,7 @@ export function leafProcedure(planned: readonly Planned[], way: Way): Procedure 
   return {
     start: {
       ...DRIVEN_IN,
+      ...bushFacts(way),
       ...Object.fromEntries(
         each((s) => [
           ...[
@@ -344,7 +426,7 @@ export function leafProcedure(planned: readonly Planned[], way: Way): Procedure 
       ),
     },
     operations: [
-      ...getUp(way.driveUnit ? DRIVE_UNIT : ONE_AXLE, beside.strip),
+      ...getUp(wordsOf(way.driveUnit ? DRIVE_UNIT : ONE_AXLE, way), beside.strip),
       ...beside.operations,
       ...(springs ? (bySide ? each(side).flat() : both) : []),
       ...beside.late,
@@ -356,9 +438,12 @@ export function leafProcedure(planned: readonly Planned[], way: Way): Procedure 
           ...(work.narrow && { driveline: ['on'] }),
         }),
         beside.strip,
+        way,
       ),
       ...(work.ubolts ? each((s) => uboltsFinal(s)) : []),
-      ...(springs ? each((s) => pivotsFinal(s, work.out, way.bonded)) : []),
+      ...(springs
+        ? each((s) => pivotsFinal(s, work.out, work.bush === null ? way.bonded : work.bush === 'bonded'))
+        : []),
       ...beside.last,
       ...handOver(done, beside.strip),
     ],

@@ -1,5 +1,15 @@
 import { besidesSpring } from '../../procedure/besides';
-import { DRIVEN_IN, each, getDown, getUp, handOver, ONE_AXLE, type Strip, type Way } from '../../procedure/common';
+import {
+  DRIVEN_IN,
+  each,
+  getDown,
+  getUp,
+  handOver,
+  ONE_AXLE,
+  type Strip,
+  type Way,
+  wordsOf,
+} from '../../procedure/common';
 import { HAZARDS, TOOL_LEFT } from '../../procedure/hazards';
 import { type Operation } from '../../procedure/operation';
 import { type Planned, type Procedure } from '../../procedure/procedure';
@@ -118,11 +128,11 @@ export function shearProcedure(planned: readonly Planned[], way: Way): Procedure
   return {
     start: { ...DRIVEN_IN, ...start },
     operations: [
-      ...getUp(WORDS, strip),
+      ...getUp(wordsOf(WORDS, way), strip),
       ...beside.operations,
       ...(any ? order : []),
       ...beside.late,
-      ...getDown((s) => (any ? { [`tool.${s}`]: ['away'], [`nose.${s}`]: ['snug'] } : {}), strip),
+      ...getDown((s) => (any ? { [`tool.${s}`]: ['away'], [`nose.${s}`]: ['snug'] } : {}), strip, way),
       ...(any
         ? each((side): Operation => ({
             ...{

@@ -1,7 +1,8 @@
 import { besidesSpring } from '../../procedure/besides';
-import { DRIVEN_IN, each, getDown, getUp, handOver, type Way } from '../../procedure/common';
+import { DRIVEN_IN, each, getDown, getUp, handOver, type Way, wordsOf } from '../../procedure/common';
 import { HAZARDS, ONE_SIDE } from '../../procedure/hazards';
 import { type Operation } from '../../procedure/operation';
+import { bushFacts, freed, freeing } from '../../procedure/seized';
 import { type Planned, type Procedure } from '../../procedure/procedure';
 import { type Side } from '../../vehicle/side';
 
@@ -28,7 +29,7 @@ const ubolts = (work: Work): boolean => off(work) || work.stack;
 const middle = (work: Work): boolean => work.rocker || work.slipper || work.shackle;
 const any = (work: Work): boolean => ubolts(work) || middle(work);
 
-function apart(side: Side, work: Work): Operation[] {
+function apart(side: Side, work: Work, way: Way): Operation[] {
   const at = (place: string) => `${place}.${side}`;
   const ops: Operation[] = [
     {
@@ -55,24 +56,30 @@ function apart(side: Side, work: Work): Operation[] {
       mark: 'Picture of plates and of which hole the dowel sits in.',
     });
   if (off(work) || middle(work))
-    ops.push({
-      ...{
-        picture: true,
-        id: at('shackleOff'),
-        side,
-        act: off(work)
-          ? 'Shackles and eye bolts out, a tie strap’s two nuts together; each spring onto the bench with a helper'
-          : 'Shackles off the rocker and springs let hang on their outer eyes, held',
+    ops.push(
+      ...freeing(side, off(work) ? 'Shackle and eye bolts' : 'Shackle bolts', way, {
+        ...{ [at('spring')]: ['slack'], ...(ubolts(work) && { [at('ubolts')]: ['out'] }) },
+      }),
+      {
+        ...{
+          picture: true,
+          id: at('shackleOff'),
+          side,
+          act: off(work)
+            ? 'Shackles and eye bolts out, a tie strap’s two nuts together; each spring onto the bench with a helper'
+            : 'Shackles off the rocker and springs let hang on their outer eyes, held',
+        },
+        needs: {
+          [at('spring')]: ['slack'],
+          [at('shackle')]: ['loose'],
+          ...(ubolts(work) && { [at('ubolts')]: ['out'] }),
+          ...freed(side, way),
+        },
+        gives: { [at('shackle')]: 'out', ...(off(work) && { [at('pack')]: 'on the bench' }) },
+        mark: 'Mark each spring’s axle, side and front end; which end the clip is nearer.',
+        caution: 'No flame at an eye with a bush in it or under the floor.',
       },
-      needs: {
-        [at('spring')]: ['slack'],
-        [at('shackle')]: ['loose'],
-        ...(ubolts(work) && { [at('ubolts')]: ['out'] }),
-      },
-      gives: { [at('shackle')]: 'out', ...(off(work) && { [at('pack')]: 'on the bench' }) },
-      mark: 'Mark each spring’s axle, side and front end; which end the clip is nearer.',
-      caution: 'No flame at an eye with a bush in it or under the floor.',
-    });
+    );
   if (work.rocker || work.slipper)
     ops.push({
       ...{ id: at('rockerOff'), side, act: 'Rocker’s bolt out, rocker off; look at hanger and hole' },
@@ -153,8 +160,8 @@ export function tandemProcedure(planned: readonly Planned[], way: Way): Procedur
   const beside = besidesSpring(planned, any(work));
   const order =
     way.sides === 'one'
-      ? each((s) => [...apart(s, work), ...together(s, work)]).flat()
-      : [...each((s) => apart(s, work)).flat(), ...each((s) => together(s, work)).flat()];
+      ? each((s) => [...apart(s, work, way), ...together(s, work)]).flat()
+      : [...each((s) => apart(s, work, way)).flat(), ...each((s) => together(s, work)).flat()];
   const finals = [
     ...(ubolts(work) ? each(uboltsFinal) : []),
     ...each((side): Operation => ({
@@ -176,9 +183,9 @@ export function tandemProcedure(planned: readonly Planned[], way: Way): Procedur
     [`pack.${s}`, 'in'],
   ]).flat();
   return {
-    start: { ...DRIVEN_IN, ...Object.fromEntries(start) },
+    start: { ...DRIVEN_IN, ...bushFacts(way), ...Object.fromEntries(start) },
     operations: [
-      ...getUp(WORDS, beside.strip),
+      ...getUp(wordsOf(WORDS, way), beside.strip),
       ...beside.operations,
       ...(any(work) ? order : []),
       ...beside.late,
@@ -188,6 +195,7 @@ export function tandemProcedure(planned: readonly Planned[], way: Way): Procedur
             ? { [`shackle.${s}`]: ['run on', 'loose'], ...(ubolts(work) && { [`ubolts.${s}`]: ['snug'] }) }
             : {},
         beside.strip,
+        way,
       ),
       ...(any(work) ? finals : []),
       ...(work.hitch

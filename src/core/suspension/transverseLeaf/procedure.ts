@@ -1,5 +1,5 @@
 import { besidesSpring } from '../../procedure/besides';
-import { DRIVEN_IN, each, getDown, getUp, handOver, type Way } from '../../procedure/common';
+import { DRIVEN_IN, each, getDown, getUp, handOver, type Way, wordsOf } from '../../procedure/common';
 import { HAZARDS } from '../../procedure/hazards';
 import { type Operation } from '../../procedure/operation';
 import { type Planned, type Procedure } from '../../procedure/procedure';
@@ -212,7 +212,7 @@ export function crossProcedure(planned: readonly Planned[], way: Way): Procedure
   return {
     start: { ...DRIVEN_IN, ...start, clamp: 'tight', beam: 'in' },
     operations: [
-      ...getUp(WORDS, beside.strip),
+      ...getUp(wordsOf(WORDS, way), beside.strip),
       ...beside.operations,
       ...order,
       ...beside.late,
@@ -222,6 +222,7 @@ export function crossProcedure(planned: readonly Planned[], way: Way): Procedure
           ...(steering(work) && { [`tie.${s}`]: ['final'] }),
         }),
         beside.strip,
+        way,
       ),
       ...(ends(work)
         ? each((side): Operation => ({

@@ -224,7 +224,7 @@ test('the sheets for the bench are PDFs whose words and cautions another program
     '118.0 N·m',
     'this bar is 50 mm',
     'Which way round, seen from its own side',
-    'Only slackened',
+    'Comes off: shock, lower end',
   ])
     expect(card.text).toContain(words);
   expect(card.pages).toBeGreaterThan(1);

@@ -59,7 +59,16 @@ export function HeldDrawing({ view, facts }: { view: JobView; facts: Facts }) {
             <Wheel key={x} s={s} x={x} y={hub} r={r} touched />
           ),
         )}
-        {up ? <Stand s={s} x={standX} top={railOf(form) + lift * 0.8} known /> : null}
+        {up && facts.by === 'hoist' ? (
+          <path
+            d={`M${s.x(0.5) - 7} ${s.y(0)}V${s.y(0.62)}h14V${s.y(0)}ZM${s.x(0.12)} ${s.y(railOf(form) - 0.02)}H${s.x(0.88)}`}
+            fill="var(--steel)"
+            stroke="var(--ink)"
+            strokeWidth="1.6"
+          />
+        ) : up ? (
+          <Stand s={s} x={standX} top={railOf(form) + lift * 0.8} known />
+        ) : null}
         <text x={8} y={s.y(0) + 20}>
           ← front
         </text>
@@ -77,7 +86,11 @@ export function heldWords(facts: Facts): string[] {
   const clamped = sides('clamps', 'on');
   return [
     facts.chocks === 'in' ? 'chocked' : 'not chocked',
-    facts.frame === 'on stands' ? 'frame on stands' : 'on its wheels',
+    facts.frame === 'on stands'
+      ? facts.by === 'hoist'
+        ? 'frame on the hoist, on its locks'
+        : 'frame on stands'
+      : 'on its wheels',
     ...(off.length > 0 ? [`${both(off)} ${off.length === 2 ? 'wheels' : 'wheel'} off`] : []),
     ...(facts.axle === 'held' ? ['axle on its own stands'] : facts.axle === 'hanging' ? ['axle hanging'] : []),
     ...(slack.length > 0 ? [`${both(slack)} ${slack.length === 2 ? 'springs' : 'spring'} slack`] : []),

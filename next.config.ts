@@ -2,7 +2,7 @@ import type { NextConfig } from 'next';
 
 const config: NextConfig = {
   distDir: process.env.GRAVELWORT_DIST ?? '.next',
-  serverExternalPackages: ['pg', 'piscina', 'sharp', 'pdfmake'],
+  serverExternalPackages: ['pg', 'pg-boss', 'piscina', 'sharp', 'pdfmake'],
   reactStrictMode: true,
   poweredByHeader: false,
   // Pictures of up to 15 MB pass the door; the default would cut them off at 10 MB.

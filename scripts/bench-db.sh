@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# npm run bench:shelf, bench:board, bench:load, bench:kills, bench:sweep: a bench on a throw-away cluster. bench-db.sh NAME [ARGUMENTS] runs scripts/bench-NAME.ts.
+# npm run bench:shelf, bench:board, bench:load, bench:kills, bench:sweep, bench:fleet: a bench on a throw-away cluster. bench-db.sh NAME [ARGUMENTS] runs scripts/bench-NAME.ts.
 set -uo pipefail
 cd "$(dirname "$0")/.."
 ROOT=$PWD; STEPS=2
@@ -21,7 +21,7 @@ export OWNER_DATABASE_URL="$OWNER_URL" APP_DATABASE_URL="$APP_URL" GRAVELWORT_CL
 node_modules/.bin/tsx scripts/migrate.ts >/dev/null || exit 1
 step "Measuring"
 NAME=$1; shift
-case $NAME in load|kills|sweep)
+case $NAME in load|kills|sweep|fleet)
   export GRAVELWORT_DIST=.next-test GRAVELWORT_WORKER="$ROOT/.next-test/predict-worker.cjs"
   ensure_secret; ensure_build .next-test; node_modules/.bin/tsx demo/load.ts >/dev/null || exit 1 ;;
 esac

@@ -4,6 +4,7 @@ import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { runner } from 'node-pg-migrate';
 import { Client } from 'pg';
+import { makeQueue } from '@/data/queue';
 
 const url = process.env.OWNER_DATABASE_URL;
 if (!url) throw new Error('OWNER_DATABASE_URL is not set.');
@@ -24,4 +25,5 @@ if (pending.length > 0) {
   }
   await runner(options);
 }
+await makeQueue(url);
 console.log(`      ${pending.length} migration(s) applied`);

@@ -32,16 +32,16 @@ EXTERNAL=${DATABASE_URL:-}
 [ "$FRESH" = yes ] && [ -n "$EXTERNAL" ] && die "--fresh deletes data and is refused while DATABASE_URL points to a server of yours."
 exec 9>"$STATE/lock"; flock -w 3 9 || die "another start is under way in this folder."
 # Nobody holds the lock: what an earlier start left running when it was killed is of no use and in the way.
-for left in server instruments; do end_left "$STATE/$left.pid"; done
+for left in server instruments worker; do end_left "$STATE/$left.pid"; done
 port_free "$PORT" || die "port $PORT is in use by another program. Set PORT to another number."
 
-SERVER=; INSTRUMENTS=; HOME_DIR=; DOWN=no
+SERVER=; INSTRUMENTS=; WORKER=; HOME_DIR=; DOWN=no
 shut() {
   [ "$DOWN" = yes ] && return; DOWN=yes
   trap '' INT TERM HUP
   trap - ERR; set +e
-  end_child "$SERVER"; end_child "$INSTRUMENTS"
-  rm -f "$STATE/server.pid" "$STATE/instruments.pid"
+  end_child "$SERVER"; end_child "$INSTRUMENTS"; end_child "$WORKER"
+  rm -f "$STATE/server.pid" "$STATE/instruments.pid" "$STATE/worker.pid"
   if [ -n "$HOME_DIR" ]; then cluster_down "$HOME_DIR"; fi
   return 0
 }
@@ -81,6 +81,13 @@ serve_instruments() {
   node_modules/.bin/tsx instruments/serve.ts "$GRAVELWORT_INSTRUMENTS" 9>&- & INSTRUMENTS=$!
   echo "$INSTRUMENTS" >"$STATE/instruments.pid"
 }
+# One worker does what waits in the queue; more of them are run with npm run worker, here or on other machines.
+serve_worker() {
+  WORKER_AT=$(date +%s)
+  APP_DATABASE_URL="$APP_URL" node_modules/.bin/tsx scripts/worker.ts 9>&- & WORKER=$!
+  echo "$WORKER" >"$STATE/worker.pid"
+}
+serve_worker
 serve_instruments
 for _ in $(seq 100); do [ -s "$GRAVELWORT_INSTRUMENTS" ] && break; sleep 0.1; done
 step "Serving at $SCHEME://$GRAVELWORT_HOST:$PORT (Ctrl-C stops it and the database)"
@@ -102,7 +109,7 @@ while :; do
     if (trap - EXIT; cluster_up "$HOME_DIR") 9>&-; then
       MENDING=no; say "      the database is up again"
       if [ "$(cat "$HOME_DIR/port")" != "$PG_PORT" ]; then
-        cluster_urls "$HOME_DIR"; export APP_DATABASE_URL="$APP_URL"; end_child "$SERVER"; serve
+        cluster_urls "$HOME_DIR"; export APP_DATABASE_URL="$APP_URL"; end_child "$SERVER"; end_child "$WORKER"; serve
       fi
     else sleep 4; fi
   fi
@@ -113,5 +120,6 @@ while :; do
     serve
   fi
   # What ends at once is not brought up every second.
+  kill -0 "$WORKER" 2>/dev/null || [ $(($(date +%s) - WORKER_AT)) -lt 15 ] || serve_worker
   kill -0 "$INSTRUMENTS" 2>/dev/null || [ $(($(date +%s) - INSTRUMENTS_AT)) -lt 15 ] || serve_instruments
 done

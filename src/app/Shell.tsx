@@ -22,6 +22,7 @@ import '@/ui/theme/workbench.css';
 import '@/ui/theme/check.css';
 import '@/ui/theme/prepare.css';
 import '@/ui/theme/prove.css';
+import '@/ui/theme/fleet.css';
 import '@/ui/theme/build.css';
 import '@/ui/theme/handbook.css';
 import '@/ui/theme/door.css';

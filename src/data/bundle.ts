@@ -78,6 +78,8 @@ export const STAYS_BEHIND: Readonly<Record<string, string>> = {
     vehicle_owner: 'private',
   },
   ...{ shop_limit: 'the shop’s own', shop_tool: 'the shop’s own', shop_expects: 'the shop’s own' },
+  ...{ batch: 'over all jobs of this shop', batch_piece: 'over all jobs of this shop' },
+  fleet_line: 'over all jobs of this shop',
   ...{ shelf_item: 'the shop’s shelf', shelf_dimension: 'the shop’s shelf', shelf_leaf: 'the shop’s shelf' },
   ...{ shelf_word: 'the shop’s shelf', shelf_history: 'the shop’s shelf', shelf_photo: 'the shop’s shelf' },
   migration: 'the program’s own',

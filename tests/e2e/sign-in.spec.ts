@@ -57,6 +57,7 @@ const GATES: Record<string, Need> = {
         'GET tools',
         'GET steps',
         'GET bay-days',
+        'GET fleet/[id]',
       ],
     ].map((route) => [route, 'read' as const]),
   ),
@@ -92,6 +93,7 @@ const GATES: Record<string, Need> = {
       ...['POST jobs/[id]/plans', 'POST jobs/[id]/schools', 'POST jobs/[id]/torques'],
       ...['POST jobs/[id]/checks', 'POST jobs/[id]/lessons', 'GET jobs/[id]/bundle'],
       ...['PUT jobs/[id]/needed', 'PUT jobs/[id]/waits', 'POST jobs/[id]/bay', 'PUT tools'],
+      ...['POST fleet', 'POST fleet/[id]'],
     ].map((route) => [route, 'work' as const]),
   ),
   ...Object.fromEntries(

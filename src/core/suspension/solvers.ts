@@ -1,5 +1,6 @@
 import { CoreError } from '../errors';
 import { type Uniform } from '../estimate/estimate';
+import { patternOf, type FleetPattern } from '../fleet/pattern';
 import { predictBands, type Band } from '../prediction/band';
 import { predictCentral, type Prediction } from '../prediction/central';
 import { leversOf, type HeightAt, type Levers } from '../prediction/levers';
@@ -60,4 +61,11 @@ export function bandsOfAxle(
 export function leversOfAxle(input: AxleInput, heights: readonly HeightAt[]): Generator<void, Levers> {
   const own = ownOf(input);
   return leversOf(own.kind, own.input, heights);
+}
+
+/** What a plan does to one axle and how that hangs on its readings, see `patternOf`. @throws CoreError as there */
+export function patternOfAxle(input: AxleInput): FleetPattern {
+  const own = ownOf(input);
+  const side = own.input.sides.left.spring ? 'left' : 'right';
+  return patternOf(own.kind, own.input, side);
 }

@@ -22,11 +22,14 @@ const wordOf = ({ state, open }: Station): string => {
 /** Screens outside a job, besides the Board. */
 const PLACES = [
   { id: 'record', name: 'Record', state: 'open, learnt' },
+  { id: 'fleet', name: 'Fleet', state: 'which sit low' },
   { id: 'shelf', name: 'Shelf', state: 'parts' },
   { id: 'bench', name: 'Bench', state: 'packs' },
   { id: 'handbook', name: 'Handbook', state: 'sums' },
   { id: 'instruments', name: 'Instruments', state: 'live' },
 ] as const;
+/** Not under a thumb on a phone. */
+const RARE: readonly string[] = ['instruments', 'fleet'];
 /** `door`: a person's own screen or the shop's, which stands in no tape. */
 export type PlaceId = (typeof PLACES)[number]['id'] | 'door';
 
@@ -70,13 +73,13 @@ export function StationTape({ jobId, states, current }: Props) {
               </li>
             ))
           : null}
-        {PLACES.map((place, k) => (
+        {PLACES.filter((place) => !jobId || place.id !== 'fleet').map((place, k) => (
           <li
             key={place.id}
             className={[
               jobId ? 'place' : '',
               jobId && k === 0 ? 'first' : '',
-              (jobId ? main(place.id) : place.id !== 'instruments' || current === place.id) ? 'main' : '',
+              (jobId ? main(place.id) : !RARE.includes(place.id) || current === place.id) ? 'main' : '',
             ].join(' ')}
           >
             <Link href={`/${place.id}`} aria-current={current === place.id ? 'page' : undefined} prefetch={false}>

@@ -1,0 +1,26 @@
+// npm run worker: does what waits in the queue, on this or any other machine. As many as there are cores to spare; ended with Ctrl-C, after the piece in hand.
+import { closePool } from '@/data/client';
+import { workQueue } from '@/data/queue';
+import { doPiece, giveUp } from '@/server/batch';
+
+const url = process.env.APP_DATABASE_URL;
+if (!url) throw new Error('APP_DATABASE_URL is not set: the address of the database, as the application’s role.');
+let [last, at] = ['', 0];
+/** The same word once a minute: a database that is away is asked for every half second. */
+const told = (error: unknown) => {
+  const says = error instanceof Error ? error.message : String(error);
+  if (says === last && Date.now() - at < 60_000) return;
+  [last, at] = [says, Date.now()];
+  console.error(`worker: ${says}`);
+};
+
+const worker = await workQueue(url, doPiece, async (at, problem) => void (await giveUp(at, problem)), told);
+if (process.env.GRAVELWORT_WORKER_SAYS) console.log('worker: ready');
+for (const signal of ['SIGINT', 'SIGTERM'] as const)
+  process.once(signal, () => {
+    void worker
+      .stop()
+      .catch(told)
+      .then(closePool)
+      .then(() => process.exit(0));
+  });

@@ -11,7 +11,7 @@ import { manyVehicles } from '../tests/reference/manyVehicles';
 
 const COUNT = Number(process.argv[2] ?? 10_000);
 const MOST = Number(process.argv[3] ?? 2);
-const PATTERN = demoJob(3);
+const PATTERN = demoJob(3).split('/')[2]!;
 const owner = new Client({ connectionString: process.env.OWNER_DATABASE_URL });
 await owner.connect();
 await manyVehicles(owner, DEMO_SHOP, PATTERN, COUNT);

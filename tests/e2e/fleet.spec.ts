@@ -2,11 +2,13 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { Client } from 'pg';
 import { type Sweep } from '@/contracts/fleet';
 import { type JobView } from '@/contracts/job';
-import { DEMO_SHOP, demoJob } from '../../demo/ids';
+import { DEMO_SHOP } from '../../demo/ids';
 import { manyVehicles } from '../reference/manyVehicles';
 import { DEMO, expect, openTab, test, typeInto, type Shop } from './shop';
 
 const FLEET = 120;
+const idOf = (path: string): string => path.split('/')[2]!;
+const [PATTERN, BEGUN] = [idOf(DEMO.planned), idOf(DEMO.begun)];
 
 const worker = (shop: Shop): ChildProcess =>
   spawn('node_modules/.bin/tsx', ['scripts/worker.ts'], {
@@ -25,7 +27,7 @@ test('a fleet is swept by workers, one of them killed: every vehicle told once, 
   test.setTimeout(180_000);
   const owner = new Client({ connectionString: shop.ownerUrl });
   await owner.connect();
-  await manyVehicles(owner, DEMO_SHOP, demoJob(3), FLEET);
+  await manyVehicles(owner, DEMO_SHOP, PATTERN, FLEET);
   const view = (await (await request.get(`/api${DEMO.planned}`)).json()) as JobView;
   const heights = view.readings.filter((r) => r.point === 'hubToLip' && r.phase === 'before').map((r) => r.value);
   const least = Math.round(Math.min(...heights)) + 12;
@@ -68,7 +70,7 @@ test('a fleet is swept by workers, one of them killed: every vehicle told once, 
   const again = await request.post('/api/fleet', {
     data: {
       id: batch.id,
-      jobAxleId: demoJob(3),
+      jobAxleId: PATTERN,
       least: least + 50,
       leastTyped: 'x',
       tolerance: 5,
@@ -79,7 +81,7 @@ test('a fleet is swept by workers, one of them killed: every vehicle told once, 
   // Asked with nobody at work, and stopped: nothing of it is done afterwards.
   const idle = {
     id: crypto.randomUUID(),
-    jobAxleId: demoJob(3),
+    jobAxleId: PATTERN,
     least,
     leastTyped: `${least}`,
     tolerance: 5,
@@ -93,7 +95,7 @@ test('a fleet is swept by workers, one of them killed: every vehicle told once, 
   const stopped = (await (await request.get(`/api/fleet/${idle.id}`)).json()) as Sweep;
   expect([stopped.batch.done, stopped.batch.cancelledAt !== null]).toEqual([0, true]);
   expect(
-    (await request.post('/api/fleet', { data: { ...idle, id: crypto.randomUUID(), jobAxleId: demoJob(4) } })).status(),
+    (await request.post('/api/fleet', { data: { ...idle, id: crypto.randomUUID(), jobAxleId: BEGUN } })).status(),
   ).toBe(422);
   await owner.end();
 });

@@ -29,8 +29,9 @@ test('a fleet is swept by workers, one of them killed: every vehicle told once, 
   await owner.connect();
   await manyVehicles(owner, DEMO_SHOP, PATTERN, FLEET);
   const view = (await (await request.get(`/api${DEMO.planned}`)).json()) as JobView;
-  const heights = view.readings.filter((r) => r.point === 'hubToLip' && r.phase === 'before').map((r) => r.value);
-  const least = Math.round(Math.min(...heights)) + 12;
+  const today = view.states[0]!.id;
+  const heights = view.readings.filter((r) => r.point === 'hubToLip' && r.phase === 'before' && r.stateId === today);
+  const least = Math.round(Math.min(...heights.map((r) => r.value))) + 2;
   await page.goto('/fleet');
   await page.getByLabel('Plans of').selectOption({ label: 'Beach-rescue four-by-four, rear: Plan 1' });
   await typeInto(page, 'Hub to lip at least, as they stand', `${least} mm`);

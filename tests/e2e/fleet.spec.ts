@@ -73,18 +73,18 @@ test('a fleet is swept by workers, one of them killed: every vehicle told once, 
       id: batch.id,
       jobAxleId: PATTERN,
       least: least + 50,
-      leastTyped: 'x',
+      leastTyped: `${least + 50} mm`,
       tolerance: 5,
       toleranceTyped: '5',
     },
   });
-  expect(again.status()).toBe(409);
+  expect([again.status(), await again.json()]).toEqual([409, expect.objectContaining({ code: 'taken' })]);
   // Asked with nobody at work, and stopped: nothing of it is done afterwards.
   const idle = {
     id: crypto.randomUUID(),
     jobAxleId: PATTERN,
     least,
-    leastTyped: `${least}`,
+    leastTyped: `${least} mm`,
     tolerance: 5,
     toleranceTyped: '5',
   };

@@ -65,6 +65,7 @@ const STATIONS = [
   `${DEMO.provenOutside}/prove`,
   `${DEMO.provenInside}/follow`,
   '/record#scores',
+  '/fleet',
   '/shelf',
   '/handbook?sum=toe',
   `${DEMO.planned}/check`,

@@ -40,6 +40,7 @@ const TOOLS: readonly Made[] = [
     ...{ high: 430, highTyped: '430', notch: 25, notchTyped: '25', place: 'under the bench' },
   },
   { kind: 'clamp', name: 'spring clamps', place: 'hook over the vice', state: 'lent' },
+  { kind: 'compressor', name: 'coil compressor, pair', place: 'locked cabinet' },
 ];
 
 /** The shop's tools, where it has none yet. */

@@ -84,7 +84,7 @@ serve_instruments() {
 # One worker does what waits in the queue; more of them are run with npm run worker, here or on other machines.
 serve_worker() {
   WORKER_AT=$(date +%s)
-  APP_DATABASE_URL="$APP_URL" node_modules/.bin/tsx scripts/worker.ts 9>&- & WORKER=$!
+  APP_DATABASE_URL="$APP_URL" node --import tsx scripts/worker.ts 9>&- & WORKER=$!
   echo "$WORKER" >"$STATE/worker.pid"
 }
 serve_worker

@@ -15,7 +15,13 @@ const told = (error: unknown) => {
 };
 
 const worker = await workQueue(url, doPiece, async (at, problem) => void (await giveUp(at, problem)), told);
-if (process.env.GRAVELWORT_WORKER_SAYS) console.log('worker: ready');
+/** Root is for starting programs; nobody needs it to solve. Everything it reads is loaded by now. */
+if (process.getuid?.() === 0) {
+  const user = process.env.GRAVELWORT_USER ?? 'nobody';
+  process.setgroups?.([]);
+  process.setgid?.(user === 'nobody' ? 'nogroup' : user);
+  process.setuid?.(user);
+}
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.once(signal, () => {
     void worker

@@ -1,3 +1,4 @@
+import { type ToolRow } from '@/contracts/tool';
 import { type APIRequestContext, type Page } from '@playwright/test';
 import { type JobView } from '@/contracts/job';
 import { DEMO, expect, newJob, openTab, test, typeInto } from './shop';
@@ -128,7 +129,22 @@ for (const kind of KINDS)
       ...['hoseSlack', 'wireSlack', 'rating', 'heightSensing'],
     ])
       await request.post(`/api${path}/safety`, { data: { id: crypto.randomUUID(), item, answer: 'ok' } });
-    const begun = await request.post(`/api${path}/build`, { data: { overrideReason: 'first look at it' } });
+    const start = () => request.post(`/api${path}/build`, { data: { overrideReason: 'first look at it' } });
+    if (kind.suspension === 'coilOver') {
+      // A pressed coil is not begun without what holds it, of a shop that keeps its tools here.
+      const { person, updatedAt, ...tool } = ((await (await request.get('/api/tools')).json()) as ToolRow[]).find(
+        (t) => t.kind === 'compressor',
+      )!;
+      const put = (state: string, version: number) => request.put('/api/tools', { data: { ...tool, state, version } });
+      expect((await put('lent', tool.version)).ok()).toBe(true);
+      const refused = await start();
+      expect([refused.status(), await refused.json()]).toEqual([
+        422,
+        expect.objectContaining({ detail: [expect.objectContaining({ subject: 'tool:compressor' })] }),
+      ]);
+      expect((await put('here', tool.version + 1)).ok()).toBe(true);
+    }
+    const begun = await start();
     expect([begun.status(), await begun.text()]).toEqual([200, expect.anything()]);
     await page.goto(`${path}/build#steps`);
     await expect(page.getByRole('main')).toContainText(kind.step);

@@ -33,6 +33,8 @@ test('a fleet is swept by workers, one of them killed: every vehicle told once, 
   const heights = view.readings.filter((r) => r.point === 'hubToLip' && r.phase === 'before' && r.stateId === today);
   const least = Math.round(Math.min(...heights.map((r) => r.value))) + 2;
   await page.goto('/fleet');
+  // A touch before the page's program runs is lost.
+  await expect(page.getByRole('button', { name: 'view…' })).toBeEnabled();
   await page.getByLabel('Plans of').selectOption({ label: 'Beach-rescue four-by-four, rear: Plan 1' });
   await typeInto(page, 'Hub to lip at least, as they stand', `${least} mm`);
   const asked = page.waitForResponse((r) => r.url().endsWith('/api/fleet') && r.ok());

@@ -219,6 +219,8 @@ test('a helper spring of the shelf beside a pack: its curve filled in, at work o
   request,
 }) => {
   await page.goto(`${DEMO.planned}/choose#plan`);
+  // A touch before the page's program runs is lost.
+  await expect(page.getByRole('button', { name: 'view…' })).toBeEnabled();
   await page.getByRole('button', { name: '+ Helper springs' }).click();
   await page.getByRole('combobox', { name: 'Helper spring from the shelf' }).click();
   await page.getByTitle('Rubber helper 60', { exact: true }).click();
@@ -242,6 +244,7 @@ test('a helper spring of the shelf beside a pack: its curve filled in, at work o
   expect(stored.plan.changes.find(({ kind }) => kind === 'helper')).toMatchObject({ device: 'rubber', whole: 690 });
   // There before the work: nothing is bought or fitted, it comes off.
   await page.goto(`${DEMO.planned}/choose#plan`);
+  await expect(page.getByRole('button', { name: 'view…' })).toBeEnabled();
   const again = page.waitForResponse((r) => r.url().endsWith('/plan') && r.ok());
   await page.getByRole('button', { name: 'there, they come off' }).click();
   await again;

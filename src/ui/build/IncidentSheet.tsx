@@ -60,14 +60,14 @@ export function IncidentSheet({ outbox, next }: { outbox: Outbox; next: Operatio
     });
   return (
     <section className="incidents" aria-label="What went wrong">
-      <Chips
-        label="What happened"
-        options={INCIDENT_KINDS.map((id) => ({ id, name: INCIDENT_NAMES[id] }))}
-        value={kind}
-        onPick={setKind}
-      />
-      {kind ? (
-        <>
+      <div className="facts-row">
+        <Chips
+          label="What happened"
+          options={INCIDENT_KINDS.map((id) => ({ id, name: INCIDENT_NAMES[id] }))}
+          value={kind}
+          onPick={setKind}
+        />
+        {kind ? (
           <Chips
             label="The job loses"
             shown
@@ -78,6 +78,10 @@ export function IncidentSheet({ outbox, next }: { outbox: Outbox; next: Operatio
             value={days}
             onPick={setDays}
           />
+        ) : null}
+      </div>
+      {kind ? (
+        <>
           <div className="acts">
             {likely.map((name) => (
               <button

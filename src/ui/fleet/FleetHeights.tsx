@@ -62,13 +62,8 @@ export function FleetHeights({ sweep: { heights, ask } }: { sweep: Sweep }) {
         {marks.map((mm, k) => (
           <g key={mm}>
             <path d={`M${x(mm)} ${bottom}v${k % every === 0 ? 8 : 4}`} stroke="var(--tick)" />
-            {k % every === 0 ? (
-              <text
-                x={Math.min(right - 34, Math.max(left + 34, x(mm)))}
-                y={bottom + 26}
-                textAnchor="middle"
-                className="num"
-              >
+            {k % every === 0 && x(mm) > left + 34 && x(mm) < right - 34 ? (
+              <text x={x(mm)} y={bottom + 26} textAnchor="middle" className="num">
                 {text(mm)}
               </text>
             ) : null}

@@ -22,7 +22,7 @@ const wordOf = ({ state, open }: Station): string => {
 /** Screens outside a job, besides the Board. */
 const PLACES = [
   { id: 'record', name: 'Record', state: 'open, learnt' },
-  { id: 'fleet', name: 'Fleet', state: 'which sit low' },
+  { id: 'fleet', name: 'Fleet', state: 'sits low' },
   { id: 'shelf', name: 'Shelf', state: 'parts' },
   { id: 'bench', name: 'Bench', state: 'packs' },
   { id: 'handbook', name: 'Handbook', state: 'sums' },

@@ -1,4 +1,5 @@
 // Which piece of work is next, on any machine. What is to be done and what came of it stands in our own tables; the queue carries addresses only.
+import { Client } from 'pg';
 import PgBoss from 'pg-boss';
 import { z } from 'zod';
 import { type Tx } from './client';
@@ -25,17 +26,17 @@ export async function makeQueue(ownerUrl: string): Promise<void> {
     await boss.createQueue(QUEUE, {
       ...{ name: QUEUE, retryLimit: AGAIN, retryDelay: 1, retryBackoff: true, expireInSeconds: HELD, deadLetter: DEAD },
     });
-    const db = (
-      boss as unknown as { getDb: () => { executeSql: (sql: string, values: unknown[]) => Promise<unknown> } }
-    ).getDb();
-    for (const grant of [
-      `GRANT USAGE ON SCHEMA ${SCHEMA} TO gravelwort_app`,
-      `GRANT SELECT, INSERT, UPDATE, DELETE ON ALL TABLES IN SCHEMA ${SCHEMA} TO gravelwort_app`,
-      `GRANT EXECUTE ON ALL FUNCTIONS IN SCHEMA ${SCHEMA} TO gravelwort_app`,
-    ])
-      await db.executeSql(grant, []);
   } finally {
     await boss.stop({ graceful: false });
+  }
+  const owner = new Client({ connectionString: ownerUrl });
+  await owner.connect();
+  try {
+    await owner.query(`GRANT USAGE ON SCHEMA ${SCHEMA} TO gravelwort_app;
+      GRANT SELECT, INSERT, UPDATE, DELETE ON ALL TABLES IN SCHEMA ${SCHEMA} TO gravelwort_app;
+      GRANT EXECUTE ON ALL FUNCTIONS IN SCHEMA ${SCHEMA} TO gravelwort_app`);
+  } finally {
+    await owner.end();
   }
 }
 
@@ -58,7 +59,7 @@ export async function enqueue(tx: Tx, pieces: readonly Address[], before: number
   for (let from = 0; from < pieces.length; from += 500)
     await sender.insert(
       pieces.slice(from, from + 500).map((data, k) => ({ name: QUEUE, data, priority: -(before + from + k) })),
-      { db } as never,
+      { db },
     );
 }
 

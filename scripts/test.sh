@@ -65,7 +65,7 @@ HOME_DIR=$(cluster_home "$STATE/db-$$" "$(printf %s "$ROOT" | sha256sum | cut -c
 # Its files need not outlive the machine; a killed server loses nothing of what was written either way.
 PG_EXTRA="-c fsync=off -c full_page_writes=off" cluster_up "$HOME_DIR"
 # A piece that a killed worker held is given to another one soon.
-export GRAVELWORT_QUEUE_HELD=6
+export GRAVELWORT_QUEUE_HELD=15
 export OWNER_DATABASE_URL="$OWNER_URL" APP_DATABASE_URL="$APP_URL" GRAVELWORT_WORKER="$ROOT/.next-test/predict-worker.cjs" GRAVELWORT_CLUSTER="$HOME_DIR"
 ensure_secret
 check "migrations" node_modules/.bin/tsx scripts/migrate.ts

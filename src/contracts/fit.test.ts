@@ -35,3 +35,15 @@ test('a tyre over its load keeps a build from starting', () => {
   expect(under(620)).toContain('pairTyres');
   expect(under(580)).not.toContain('pairTyres');
 });
+
+test('a worn bush stands in the way until the plan renews every one it may be', () => {
+  const bush = { rule: 'bush', side: 'left', verdict: 'stop', choice: null, values: [], note: '' };
+  const of = (ends: 'eyes' | 'all') => {
+    const view = viewOf(flatbedSheet([]));
+    const plan = { ...view.plan, changes: [{ kind: 'eyeBush' as const, bush: 'bonded' as const, ends }] };
+    const more = { torques: [], survey: [], safety: [], defects: [], arrivals: [], findings: [bush] };
+    return blocking(fitRows({ ...view, ...more, plan } as unknown as typeof view, null)).map((row) => row.subject);
+  };
+  expect(of('eyes')).toContain('inspect:bush:left');
+  expect(of('all')).not.toContain('inspect:bush:left');
+});

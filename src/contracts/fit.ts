@@ -92,7 +92,12 @@ const MENDS: Readonly<Record<string, readonly ChangeKind[]>> = {
   pivotBush: ['pivotBush'],
 };
 const mendedByPlan = (view: AxleView, rule: string): boolean =>
-  view.plan.changes.some(({ kind }) => MENDS[rule]?.includes(kind));
+  view.plan.changes.some(
+    (change) =>
+      MENDS[rule]?.includes(change.kind) &&
+      // A finding names no bush of its side: only a plan that renews all of them mends it for certain.
+      (change.kind !== 'eyeBush' || change.ends === 'all'),
+  );
 
 /**
  * Everything that must fit: the plan's own list, and what the inspection found to be replaced or to stop for. A row that does not

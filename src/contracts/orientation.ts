@@ -9,7 +9,7 @@ function partOf(view: AxleView, change: ChangeRow): OrientedPart | null {
     case 'addLeaf':
       return { kind: 'leaf', front: change.front, rear: change.rear };
     case 'pack':
-      return { kind: 'pack', leaves: change.leaves, turned: false };
+      return { kind: 'pack', leaves: change.leaves };
     case 'wedge':
       return { kind: 'wedge', height: change.height, angle: change.angle, thick: change.thick };
     case 'block':

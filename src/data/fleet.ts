@@ -6,7 +6,7 @@ import { type Tx } from './client';
 /** Lines told of a sweep at most. */
 const MOST = 300;
 
-/** The latest job of every axle of one kind at one place. @param but leaves out what was only copied from elsewhere: nothing */
+/** The latest job of every axle of one kind at one place. */
 export const axlesAlike = (tx: Tx, suspension: string, position: string) =>
   tx.rows(
     z.object({ id: z.uuid() }),

@@ -1,13 +1,13 @@
 // Every vehicle with one pack: which sit low, which plan mends them, what that takes.
 import {
   sweepAskSchema,
+  type Batch,
   type FleetLine,
   type NewSweep,
   type Sweep,
   type Sweepable,
   type SweptPlan,
 } from '@/contracts/fleet';
-import { type Batch } from '@/contracts/fleet';
 import { changeText, planText } from '@/contracts/planText';
 import { plannedPart } from '@/contracts/planParts';
 import { type ChangeRow } from '@/contracts/plan';

@@ -69,7 +69,7 @@ test('a fleet is swept by workers, one of them killed: every vehicle told once, 
   await expect(page.getByRole('status', { name: 'Progress' })).toContainText('swept');
   await openTab(page, 'to order');
   await expect(page.getByRole('table', { name: 'To order' })).toContainText(String(2 * of('plan')));
-  // Another shop sees nothing of it; a second word under the same id is none.
+  // A second word under the same id is none.
   const again = await request.post('/api/fleet', {
     data: {
       id: batch.id,

@@ -8,7 +8,6 @@ const PARTS: fc.Arbitrary<OrientedPart> = fc.oneof(
   fc.record({
     kind: fc.constant('pack' as const),
     leaves: fc.array(fc.record({ front: size, rear: size }), { minLength: 1, maxLength: 9 }),
-    turned: fc.boolean(),
   }),
   fc.record({
     kind: fc.constant('wedge' as const),

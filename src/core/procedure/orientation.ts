@@ -4,7 +4,7 @@ import { type Side } from '../vehicle/side';
 export type OrientedPart =
   | { kind: 'leaf'; front: number; rear: number }
   /** Longest first, from the centre bolt. */
-  | { kind: 'pack'; leaves: readonly { front: number; rear: number }[]; turned: boolean }
+  | { kind: 'pack'; leaves: readonly { front: number; rear: number }[] }
   | { kind: 'wedge'; height: number; angle: number; thick: 'front' | 'rear' }
   | { kind: 'block'; height: number; pinDown: boolean }
   | { kind: 'shackle'; length: number }
@@ -134,10 +134,7 @@ function drawn(part: OrientedPart, side: Side, size: (mm: number) => string): Dr
     case 'leaf':
       return bars([part], size);
     case 'pack':
-      return bars(
-        part.turned ? part.leaves.map(({ front, rear }) => ({ front: rear, rear: front })) : part.leaves,
-        size,
-      );
+      return bars(part.leaves, size);
     case 'wedge': {
       // Its taper is drawn as it is over this much of it, mm.
       const long = 120;

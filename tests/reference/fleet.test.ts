@@ -83,4 +83,8 @@ test('a vehicle that is unlike is told as that, one that stands is left alone, a
     readings: sheet.readings.filter((r) => r.point !== 'hubToLip'),
   }).input;
   expect(sweepOne(unread, [large], { least: 600, tolerance: 2 }).verdict).toBe('notMeasured');
+  // One side with a pack of its own is another vehicle.
+  const [left, full] = ['left' as const, assemble({ ...sheet, changes: [] }).input];
+  const lone = { ...full, own: { side: left, pack: full.pack } };
+  expect(sweepOne(lone, [large], { least: 600, tolerance: 2 }).verdict).toBe('unlike');
 });

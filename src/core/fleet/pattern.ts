@@ -27,7 +27,7 @@ const COUNTS = 0.5;
 const PLANNED = /^changes\b/;
 const TAUGHT = /rateFactor$/;
 /** What the spring is made of: what is there on one and not on the other makes them two springs. */
-const MADE_OF = /^(pack|coil|springs|block|shear)\b/;
+const MADE_OF = /^(pack|own|coil|springs|block|shear)\b/;
 /** Of the day or of the job, and no part of what carries the vehicle. */
 const OF_THE_DAY = /^(sides|changes|states|rolled|ubolt|centreBolt|expects)\b/;
 

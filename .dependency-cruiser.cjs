@@ -110,6 +110,7 @@ module.exports = {
     core('height', ...SPRINGS, 'measure/'),
     core('bench', ...SPRINGS, 'measure/', 'parts/'),
     core('quick', ...SPRINGS),
+    core('search', 'handbook/', 'units/'),
     core('fleet', 'estimate/', 'vehicle/', 'prediction/', 'suspension/kind'),
     core('followup', ...SPRINGS, 'procedure/', 'inspection/'),
     core('selection', ...SPRINGS, 'measure/', 'parts/', 'procedure/'),

@@ -39,4 +39,8 @@ export const boardRowSchema = z.object({
 });
 
 /** What is still to be done at a job that is being built, named as on its stations. */
-export type BoardRow = z.infer<typeof boardRowSchema> & { open: string[] };
+export type BoardRow = z.infer<typeof boardRowSchema> & {
+  open: string[];
+  /** What stands there that was searched for. */
+  foundBy?: string;
+};

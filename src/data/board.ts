@@ -1,7 +1,7 @@
 // What the Board shows of many jobs at once.
 import { z } from 'zod';
 import { boardRowSchema } from '@/contracts/board';
-import { anywhere, type Tx } from './client';
+import { type Tx } from './client';
 import { DUE } from './due';
 
 /** Checks named on the Board at most. */
@@ -15,18 +15,10 @@ const IN_SIGHT = `
   UNION (SELECT d.job_id FROM due_check d WHERE d.open AND d.passed LIMIT ${MOST_DUE})
   UNION (SELECT j.id FROM job j WHERE j.closed_at IS NULL ORDER BY j.created_at DESC, j.id LIMIT $1)`;
 
-/** Jobs whose vehicle, complaint, findings or parts hold the words, closed ones too; the newest first. */
-const FOUND = `
-  SELECT j.id FROM job j JOIN (
-    SELECT id FROM job WHERE complaint ILIKE $1
-    UNION SELECT x.job_id FROM vehicle v JOIN axle a ON a.shop_id = v.shop_id AND a.vehicle_id = v.id
-            JOIN job_axle x ON x.shop_id = a.shop_id AND x.axle_id = a.id WHERE v.name ILIKE $1 OR v.maker ILIKE $1
-    UNION SELECT x.job_id FROM finding f JOIN job_axle x ON x.shop_id = f.shop_id AND x.id = f.job_axle_id WHERE f.note ILIKE $1
-    UNION SELECT x.job_id FROM plan_change c JOIN plan p ON p.shop_id = c.shop_id AND p.id = c.plan_id
-            JOIN job_axle x ON x.shop_id = p.shop_id AND x.id = p.job_axle_id WHERE c.change ->> 'partName' ILIKE $1
-  ) f ON f.id = j.id ORDER BY j.created_at DESC, j.id LIMIT ${MOST_FOUND}`;
+/** Of the jobs a search found, the newest. */
+const FOUND = `SELECT j.id FROM job j WHERE j.id = ANY ($1::uuid[]) ORDER BY j.created_at DESC, j.id LIMIT ${MOST_FOUND}`;
 
-const rowsOf = (tx: Tx, picked: string, given: number | string) =>
+const rowsOf = (tx: Tx, picked: string, given: number | readonly string[]) =>
   tx.rows(
     boardRowSchema,
     `WITH picked AS MATERIALIZED (${picked}), axles AS MATERIALIZED (
@@ -81,8 +73,7 @@ const rowsOf = (tx: Tx, picked: string, given: number | string) =>
 /** @param most jobs in hand, the newest first; what is due comes besides */
 export const boardRows = (tx: Tx, most: number) => rowsOf(tx, IN_SIGHT, most);
 
-/** @param words as typed; `%` and `_` mean themselves */
-export const boardSearch = (tx: Tx, words: string) => rowsOf(tx, FOUND, anywhere(words));
+export const boardFound = (tx: Tx, jobIds: readonly string[]) => rowsOf(tx, FOUND, jobIds);
 
 /** How many jobs are open. */
 export async function openJobs(tx: Tx): Promise<number> {

@@ -82,6 +82,7 @@ export const STAYS_BEHIND: Readonly<Record<string, string>> = {
   fleet_line: 'over all jobs of this shop',
   ...{ shelf_item: 'the shop’s shelf', shelf_dimension: 'the shop’s shelf', shelf_leaf: 'the shop’s shelf' },
   ...{ shelf_word: 'the shop’s shelf', shelf_history: 'the shop’s shelf', shelf_photo: 'the shop’s shelf' },
+  search_line: 'made anew from what it tells of',
   migration: 'the program’s own',
 };
 export const BUNDLED: readonly string[] = Object.keys(TABLES);

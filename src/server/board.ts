@@ -1,15 +1,17 @@
 import { type Tick } from '@/contracts/due';
 import { type BoardRow } from '@/contracts/board';
+import { type Found } from '@/contracts/search';
 import { type ClockBehind } from '@/contracts/door';
 import { type KnownAxle } from '@/contracts/vehicle';
 import { looseJoints, openDefects, openList } from '@/contracts/openList';
 import { notFound, ProblemError } from '@/contracts/problem';
 import { type Tx } from '@/data/client';
-import { boardRows, boardSearch, openJobs } from '@/data/board';
+import { boardFound, boardRows, openJobs } from '@/data/board';
 import { clockBehind } from '@/data/door';
 import { countFrom, dueCheck, insertOdometer, insertTick, markPassed, markTicked, shopToday } from '@/data/due';
 import { findAxles } from '@/data/shop';
 import { loadJob } from './jobs';
+import { search } from './search';
 
 /** Jobs in the build are looked at in full, these many at most: what is missing there must not be overlooked. */
 const IN_HAND = 40;
@@ -20,12 +22,24 @@ const MOST_KNOWN = 20;
 /** The newest jobs in hand on the first page; every step back shows as many more. */
 export const PAGE = 30;
 
+interface BoardOf {
+  rows: BoardRow[];
+  today: string;
+  open: number;
+  words: string;
+  most: number;
+  clock: ClockBehind | null;
+  /** What a search found that is no job. */
+  besides: Found | null;
+}
+
 /** What is due and in hand, or what a search finds; and what is still open at jobs that are being built. */
 export async function board(
   tx: Tx,
   { words, most }: { words: string; most: number },
-): Promise<{ rows: BoardRow[]; today: string; open: number; words: string; most: number; clock: ClockBehind | null }> {
-  const rows = words === '' ? await boardRows(tx, most) : await boardSearch(tx, words);
+): Promise<BoardOf> {
+  const found = words === '' ? null : await search(tx, words);
+  const rows = found ? await boardFound(tx, [...found.jobs.keys()]) : await boardRows(tx, most);
   const inHand = new Set(
     rows
       .filter((row) => row.built && row.closedAt === null)
@@ -33,9 +47,13 @@ export async function board(
       .map((row) => row.id),
   );
   const withOpen: BoardRow[] = [];
-  for (const row of rows) withOpen.push({ ...row, open: inHand.has(row.id) ? await openOf(tx, row.id) : [] });
+  for (const row of rows) {
+    const by = found?.jobs.get(row.jobId);
+    withOpen.push({ ...row, open: inHand.has(row.id) ? await openOf(tx, row.id) : [], ...(by && { foundBy: by }) });
+  }
   const [today, open, clock] = [await shopToday(tx), await openJobs(tx), await clockBehind(tx)];
-  return { rows: withOpen, today, open, words, most, clock };
+  const besides = found && { things: found.things, nearly: found.nearly };
+  return { rows: withOpen, today, open, words, most, clock, besides };
 }
 
 async function openOf(tx: Tx, id: string): Promise<string[]> {

@@ -98,6 +98,80 @@ test('the day sheet holds still, goes to the search by one key, and finds jobs b
   await expect(page.getByRole('row', { name: /Slipway/ })).toBeVisible();
 });
 
+test('one search finds jobs, vehicles, owners and parts by wrong words, slips, parts of numbers and sizes, and keeps up with what changes', async ({
+  page,
+  request,
+  shop,
+}) => {
+  const found = async (words: string) => {
+    await page.goto(`/?q=${encodeURIComponent(words)}`);
+    const things = page.getByRole('region', { name: 'Found besides jobs' });
+    return {
+      jobs: await page.getByRole('region', { name: 'Found' }).getByRole('row').allTextContents(),
+      things: await things.getByRole('listitem').allTextContents(),
+      nearly: (await things.getByRole('status').count()) > 0,
+    };
+  };
+  const rust = await found('linkspan plate');
+  expect(rust.jobs.join()).toContain('complaint: ');
+  // A slip of the pen finds what is like it, and says so.
+  const slip = await found('lugage');
+  expect([slip.nearly, slip.jobs.join()]).toEqual([true, expect.stringContaining('luggage cart')]);
+  const part = await found('480');
+  expect([part.nearly, part.things.join()]).toEqual([false, expect.stringContaining('SP-480')]);
+  // The wrong word of the trade finds what is called by the right one.
+  const id = crypto.randomUUID();
+  const bush = {
+    ...{
+      id,
+      kind: 'bush',
+      name: 'Shackle bush, thin walled',
+      maker: '',
+      number: 'ZZ-9911',
+      holding: 'stock',
+      condition: 'new',
+    },
+    ...{
+      origin: '',
+      ageYears: null,
+      quantity: 3,
+      price: null,
+      leadDays: null,
+      rating: null,
+      ratingTyped: null,
+      form: null,
+    },
+    ...{ place: 'drawer 7', note: '', retired: false, version: 0, leaves: [], dimensions: [] },
+  };
+  const saved = await request.put(`/api/shelf/${id}`, { data: bush });
+  expect(saved.ok(), await saved.text()).toBe(true);
+  expect((await found('bushing 9911')).things.join()).toContain('Shackle bush');
+  // Sizes with their units: leaves of jobs and of the shelf.
+  const sized = await onDatabase(shop.ownerUrl, (c) =>
+    c.query<{ width: number; thick: number }>(
+      `SELECT w.value AS width, t.value AS thick FROM reading w JOIN reading t ON t.job_axle_id = w.job_axle_id
+        WHERE w.point = 'leafWidth' AND t.point = 'leafThickness' AND w.job_id = $1 LIMIT 1`,
+      [DEMO.planned.split('/')[2]],
+    ),
+  );
+  const { width, thick } = sized.rows[0]!;
+  for (const words of [`leaf ${width}x${thick}`, `${width / 25.4} x ${thick / 25.4} in`])
+    expect((await found(words)).jobs.join()).toContain('four-by-four');
+  expect((await found('leaf 3000x8 mm')).jobs).toEqual([]);
+  // The part is opened from where it was found; what is renamed is found by its new name only.
+  await page.goto('/?q=ZZ-9911');
+  await page.getByRole('link', { name: 'Shackle bush, thin walled' }).click();
+  await expect(page.getByText('drawer 7').first()).toBeVisible();
+  expect((await request.put(`/api/shelf/${id}`, { data: { ...bush, version: 1, number: 'YY-1' } })).ok()).toBe(true);
+  expect((await found('ZZ-9911')).things).toEqual([]);
+  // Nobody finds what is another shop's.
+  await onDatabase(shop.ownerUrl, async (c) => {
+    await c.query("INSERT INTO shop (id, name) VALUES ('00000000-0000-4000-8000-00000000aaaa', 'other')");
+    await c.query("UPDATE search_line SET shop_id = '00000000-0000-4000-8000-00000000aaaa' WHERE subject = 'part'");
+  });
+  expect((await found('YY-1')).things).toEqual([]);
+});
+
 test('keys lead from station to station and to the search, are told by “?”, and stay out of what is typed', async ({
   page,
 }) => {

@@ -6,11 +6,13 @@ import { useEffect, useRef, useState } from 'react';
 import { type BoardRow } from '@/contracts/board';
 import { type ClockBehind } from '@/contracts/door';
 import { type Person } from '@/contracts/person';
+import { type Found } from '@/contracts/search';
 import { PageFrame } from '../frame/PageFrame';
 import { useReady } from '../frame/useReady';
 import { Clock } from '../measured/Clock';
 import { QuickAnswer } from '../quick/QuickAnswer';
 import { DaySheet } from './DaySheet';
+import { FoundBesides } from './FoundBesides';
 
 interface Props {
   rows: readonly BoardRow[];
@@ -26,6 +28,8 @@ interface Props {
   find: boolean;
   /** Where the server's clock stands before what was saved last. */
   clock: ClockBehind | null;
+  /** What a search found that is no job. */
+  besides: Found | null;
   people: readonly Person[];
   person: string;
 }
@@ -37,7 +41,7 @@ const dayInWords = (day: string): string =>
     .replace(',', '');
 
 /** The day sheet: what is due, what stands in the bay, what is planned; and a quick answer without a job. */
-export function Board({ rows, today, open, words, most, find, clock, people, person }: Props) {
+export function Board({ rows, today, open, words, most, find, clock, besides, people, person }: Props) {
   return (
     <PageFrame
       fixed
@@ -62,7 +66,8 @@ export function Board({ rows, today, open, words, most, find, clock, people, per
         </p>
       ) : null}
       {words === '' ? <QuickAnswer /> : null}
-      <DaySheet rows={rows} today={today} words={words} />
+      {besides ? <FoundBesides found={besides} words={words} jobs={rows.length} /> : null}
+      {rows.length > 0 || words === '' ? <DaySheet rows={rows} today={today} words={words} /> : null}
       {words === '' && open > most ? (
         <p className="board-more">
           <Link href={`/?most=${2 * most}`} prefetch={false}>
@@ -74,7 +79,7 @@ export function Board({ rows, today, open, words, most, find, clock, people, per
   );
 }
 
-/** Looks through vehicles, complaints, findings and parts of all jobs, closed ones too; `/` goes there. */
+/** Looks through everything the shop has written down; `/` goes there. */
 function Search({ words, find }: { words: string; find: boolean }) {
   const router = useRouter();
   const field = useRef<InputRef>(null);
@@ -96,7 +101,7 @@ function Search({ words, find }: { words: string; find: boolean }) {
       <Input
         ref={field}
         aria-label="Search vehicles, jobs, parts and findings"
-        placeholder="vehicle, job, part, finding"
+        placeholder="vehicle, plate, part, size, finding"
         suffix={<kbd aria-hidden="true">/</kbd>}
         allowClear
         maxLength={80}

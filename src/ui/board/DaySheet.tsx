@@ -26,11 +26,7 @@ export function DaySheet({ rows, today, words }: Props) {
   if (jobs.length === 0)
     return (
       <section className="day-sheet empty">
-        {words === '' ? (
-          <p>No jobs yet. Open one with “New job”: say what is wrong and how many millimetres would put it right.</p>
-        ) : (
-          <p>Nothing found for “{words}”: no vehicle, complaint, finding or planned part holds it.</p>
-        )}
+        <p>No jobs yet. Open one with “New job”: say what is wrong and how many millimetres would put it right.</p>
       </section>
     );
   return (
@@ -117,6 +113,7 @@ function JobLine({ job, today, head }: { job: BoardJob; today: string; head: Rea
         {job.section === 'planned' || job.section === 'parts' || job.section === 'closed' ? (
           <p className="muted">{first.complaint}</p>
         ) : null}
+        {first.foundBy ? <p className="small found-by">{first.foundBy}</p> : null}
         {due && !pressing ? (
           <p className="small muted" data-due="later">
             later: {due.what}, {shortDay(due.dueOn)} or after <Quantity value={due.afterKm} of="distance" />{' '}

@@ -22,21 +22,24 @@ const EVERYTHING = WHOLE_SHELF;
 /** Parts in stock and from catalogues: found, looked at, changed, brought in and taken out as a file. */
 export function ShelfScreen({
   first,
+  open,
   people,
   person,
 }: {
   first: ShelfPage;
+  /** The part somebody came for. */
+  open: ShelfItem | null;
   people: readonly Person[];
   person: string;
 }) {
   const [ask, setAsk] = useState<ShelfAsk>(EVERYTHING);
   const shelf = useShelf(ask, JSON.stringify(ask) === JSON.stringify(EVERYTHING) ? first : undefined);
-  const [picked, setPicked] = useState<string | 'new' | null>(null);
+  const [picked, setPicked] = useState<string | 'new' | null>(open?.id ?? null);
   const { lengths } = useView();
   const lengthText = useLengthText();
   const bare = (mm: number) => lengthText(mm).replace(/ (mm|in)$/, '');
   const item = shelf.items.find((i) => i.id === picked) ?? null;
-  const [kept, setKept] = useState<ShelfItem | null>(null);
+  const [kept, setKept] = useState<ShelfItem | null>(open);
   // A part that a new filter hides stays in sight until another one is picked.
   const shown = item ?? (kept?.id === picked ? kept : null);
   const pick = (next: ShelfItem | null) => {

@@ -36,6 +36,13 @@ ensure_chromium() {
   apt_install Chromium chromium
 }
 
+# Only for tests of several servers: the program itself needs no pooler.
+ensure_pooler() {
+  [ -x /usr/sbin/pgbouncer ] && return 0
+  say "      installing PgBouncer from Debian's packages (some seconds)"
+  apt_install PgBouncer pgbouncer
+}
+
 ensure_disk() { # ensure_disk MEGABYTES
   local free; free=$(df -Pm "$ROOT" | awk 'NR==2{print $4}')
   [ "${free:-0}" -ge "$1" ] || die "only ${free} MB of disk are free here; $1 MB are needed."

@@ -25,6 +25,8 @@ const CLAIMS = [
 const OURS = ['x-gravelwort-address', 'x-gravelwort-path', 'x-request-id', 'x-middleware-subrequest'];
 /** A year, as the header counts it. */
 const HSTS = 'max-age=31536000';
+/** Before it takes in no more, a server that is to end says at /readyz for so long that it is not to be sent to, ms. */
+const NOTICE = Number(env.GRAVELWORT_NOTICE_MS || 0);
 /** How long what is under way may go on after the server was told to end, ms. */
 const GRACE = 4000;
 
@@ -85,10 +87,15 @@ server.listen(port, host, () => {
 
 for (const signal of ['SIGTERM', 'SIGINT'])
   process.once(signal, () => {
-    server.close(() => process.exit(0));
-    server.closeIdleConnections();
-    setTimeout(() => {
-      server.closeAllConnections();
-      setTimeout(() => process.exit(0), 500);
-    }, GRACE).unref();
+    globalThis.gravelwortEnds = true;
+    setTimeout(end, NOTICE);
   });
+
+function end() {
+  server.close(() => process.exit(0));
+  server.closeIdleConnections();
+  setTimeout(() => {
+    server.closeAllConnections();
+    setTimeout(() => process.exit(0), 500);
+  }, GRACE).unref();
+}

@@ -41,6 +41,7 @@ step "Checking the machine"
 ensure_disk 900
 ensure_postgres
 ensure_chromium
+ensure_pooler
 step "npm packages"
 ensure_packages
 if [ "$ONLY_E2E" = no ]; then

@@ -242,11 +242,11 @@ export async function isHere(tx: Tx, table: 'job' | 'vehicle', id: string): Prom
   return found.length > 0;
 }
 
-/** Writes the rows of a job into this shop, table by table; what is known of its vehicle already stands as it was. @param pictures by the id of their photo */
+/** Writes the rows of a job into this shop, table by table; what is known of its vehicle already stands as it was. @param pictures what the rows of photos hold, by their id */
 export async function insertBundle(
   tx: Tx,
   records: Readonly<Record<string, readonly Row[]>>,
-  pictures: ReadonlyMap<string, Buffer>,
+  pictures: ReadonlyMap<string, Buffer | null>,
 ): Promise<void> {
   for (const [table, { vehicle }] of Object.entries(TABLES)) {
     // Rows of an older release lack the columns that came since; those take what the database gives them.

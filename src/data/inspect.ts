@@ -5,6 +5,7 @@ import { findingSchema, shopLimitSchema, type NewFinding, type NewShopLimit } fr
 import { photoSchema } from '@/contracts/photo';
 import { pressRunSchema, type PressRun } from '@/contracts/press';
 import { type Tx } from './client';
+import { keptPictureSchema, type KeptPicture } from './picture';
 import { insertOnce, sameAsStored, sameRowsAsStored } from './insertOnce';
 import { insertRows } from './insertRows';
 import { JOB_OF } from './jobAxle';
@@ -54,16 +55,12 @@ export const jobPhotos = (tx: Tx, jobAxleId: string) =>
   );
 
 export const photoBytes = (tx: Tx, id: string) =>
-  tx.rows(
-    z.object({ jpeg: z.instanceof(Buffer), sha256: z.string() }),
-    'SELECT jpeg, sha256 FROM photo WHERE id = $1',
-    [id],
-  );
+  tx.rows(keptPictureSchema, 'SELECT jpeg, sha256 FROM photo WHERE id = $1', [id]);
 
 export async function insertPhoto(
   tx: Tx,
   jobAxleId: string,
-  f: { id: string; subject: string; caption: string; width: number; height: number; sha256: string; jpeg: Buffer },
+  f: { id: string; subject: string; caption: string; width: number; height: number } & KeptPicture,
 ): Promise<void> {
   const made = await tx.run(
     `INSERT INTO photo (shop_id, id, job_axle_id, subject, caption, width, height, sha256, jpeg, person_id)

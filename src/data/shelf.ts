@@ -4,6 +4,7 @@ import { shelfItemSchema, type PartEdit, type ShelfAsk } from '@/contracts/shelf
 import { derivedDimensions, wordsOf, type PartDimensionId } from '@/core/parts/kinds';
 import { type Tx } from './client';
 import { sameAsStored } from './insertOnce';
+import { keptPictureSchema, type KeptPicture } from './picture';
 
 const ITEM = `i.id, i.kind, i.name, i.maker, i.number, i.holding, i.condition, i.origin, i.age_years AS "ageYears", i.quantity,
   i.price::double precision AS price, i.lead_days AS "leadDays", i.rating_kg AS rating, i.rating_typed AS "ratingTyped",
@@ -207,7 +208,7 @@ export const partHistory = (tx: Tx, id: string) =>
 export async function insertPartPhoto(
   tx: Tx,
   itemId: string,
-  photo: { id: string; caption: string; width: number; height: number; sha256: string; jpeg: Buffer },
+  photo: { id: string; caption: string; width: number; height: number } & KeptPicture,
 ): Promise<void> {
   const made = await tx.run(
     `INSERT INTO shelf_photo (shop_id, id, item_id, caption, width, height, sha256, jpeg, person_id)
@@ -219,8 +220,4 @@ export async function insertPartPhoto(
 }
 
 export const partPhotoBytes = (tx: Tx, id: string) =>
-  tx.rows(
-    z.object({ jpeg: z.instanceof(Buffer), sha256: z.string() }),
-    'SELECT jpeg, sha256 FROM shelf_photo WHERE id = $1',
-    [id],
-  );
+  tx.rows(keptPictureSchema, 'SELECT jpeg, sha256 FROM shelf_photo WHERE id = $1', [id]);

@@ -34,10 +34,7 @@ interface BoardOf {
 }
 
 /** What is due and in hand, or what a search finds; and what is still open at jobs that are being built. */
-export async function board(
-  tx: Tx,
-  { words, most }: { words: string; most: number },
-): Promise<BoardOf> {
+export async function board(tx: Tx, { words, most }: { words: string; most: number }): Promise<BoardOf> {
   const found = words === '' ? null : await search(tx, words);
   const rows = found ? await boardFound(tx, [...found.jobs.keys()]) : await boardRows(tx, most);
   const inHand = new Set(

@@ -1,12 +1,23 @@
 import { z } from 'zod';
+import { type KeptPicture } from '@/data/picture';
 import { type Need } from '@/contracts/roles';
 import { notFound, ProblemError, type Problem } from '@/contracts/problem';
-import { type Tx } from '@/data/client';
+import { notingWrites, type Tx } from '@/data/client';
 import { insertAudit } from '@/data/door';
 import { checkedJson, plainText, readBytes, readJson, readText } from './body';
 import { type Comer, type Cookie } from './door/signIn';
-import { inShopOf, requireStanding, SESSION_COOKIE, TABLET_COOKIE, whoIs, type Who } from './door/who';
+import {
+  inShopOf,
+  LIFE,
+  requireStanding,
+  SESSION_COOKIE,
+  TABLET_COOKIE,
+  whoIs,
+  WRITTEN_COOKIE,
+  type Who,
+} from './door/who';
 import { problemOf } from './faults';
+import { pictures } from './pictures';
 import { pour, SlowReader } from './files/pour';
 import { Line } from './line';
 import { foreign } from './origin';
@@ -98,12 +109,15 @@ export const openRoute =
 /** Answers a request in one way: what is thrown becomes a problem in the one error shape, and every answer is counted. */
 export async function served(request: Request, fn: () => Promise<Response>): Promise<Response> {
   const began = performance.now();
-  let response: Response;
-  try {
-    response = await fn();
-  } catch (error) {
-    response = failed(request, error);
-  }
+  const { result: response, upTo } = await notingWrites(async () => {
+    try {
+      return await fn();
+    } catch (error) {
+      return failed(request, error);
+    }
+  });
+  if (upTo !== null)
+    response.headers.append('Set-Cookie', `${WRITTEN_COOKIE}=${upTo}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${LIFE}`);
   answered(request, response.status, began);
   return response;
 }
@@ -361,18 +375,18 @@ const fileAnswer = ({ type, name, body }: MadeFile): Response =>
 
 /** A stored picture; it never changes, so it may be kept. */
 export const imageRoute =
-  (gate: Gate, fn: (tx: Tx, id: string) => Promise<{ jpeg: Buffer; sha256: string }>) =>
+  (gate: Gate, fn: (tx: Tx, id: string) => Promise<KeptPicture>) =>
   (request: Request, { params }: IdContext): Promise<Response> =>
     served(request, async () => {
       const who = await enter(request, gate);
       const { id } = await params;
       if (!UUID.test(id)) throw notFound('This picture');
-      const { jpeg, sha256 } = await inShopOf(who, (tx) => fn(tx, id));
-      return new Response(new Uint8Array(jpeg), {
+      const row = await inShopOf(who, (tx) => fn(tx, id));
+      return new Response(new Uint8Array(await pictures().fetch(who.shop, row)), {
         headers: {
           'Content-Type': 'image/jpeg',
           'Cache-Control': 'private, max-age=31536000, immutable',
-          ETag: `"${sha256}"`,
+          ETag: `"${row.sha256}"`,
         },
       });
     });

@@ -2,6 +2,7 @@
 import { type JobView } from '@/contracts/job';
 import { type NewFinding, type NewShopLimit } from '@/contracts/finding';
 import { type closeSideFindingSchema, type newFailureSchema, type newSideFindingSchema } from '@/contracts/sideFinding';
+import { type KeptPicture } from '@/data/picture';
 import { notFound, ProblemError } from '@/contracts/problem';
 import { judge, ruleOf, shopRule } from '@/core/inspection/rules';
 import { parseMeasured } from '@/core/units/parse';
@@ -82,7 +83,7 @@ export async function setShopLimit(tx: Tx, jobAxleId: string, given: NewShopLimi
 }
 
 /** A stored picture. @throws ProblemError not-found */
-export async function photo(tx: Tx, id: string): Promise<{ jpeg: Buffer; sha256: string }> {
+export async function photo(tx: Tx, id: string): Promise<KeptPicture> {
   const [found] = await inspect.photoBytes(tx, id);
   if (!found) throw notFound('This picture');
   return found;

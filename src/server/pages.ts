@@ -12,7 +12,16 @@ import { METRIC_VIEW, type UnitView } from '@/contracts/unitView';
 import { unitView } from '@/contracts/units';
 import { personUnits, shopPeople, shopZone } from '@/data/shop';
 import { doorOf } from './door/signIn';
-import { inShopOf, mayDo, SESSION_COOKIE, TABLET_COOKIE, whoIs, type Who } from './door/who';
+import {
+  inShopOf,
+  lookInShopOf,
+  mayDo,
+  SESSION_COOKIE,
+  TABLET_COOKIE,
+  whoIs,
+  WRITTEN_COOKIE,
+  type Who,
+} from './door/who';
 import { loadJob } from './jobs';
 import { historyOf } from './record';
 
@@ -30,10 +39,11 @@ export async function doorAtPage(): Promise<Door> {
   return doorOf({ session: kept.get(SESSION_COOKIE)?.value, tablet: kept.get(TABLET_COOKIE)?.value, address: null });
 }
 
-/** First load of a page: the shop's people and whatever `fn` reads, in one transaction. Nobody is led to the door, and back afterwards; who may not see it is told there is nothing. */
+/** First load of a page: the shop's people and whatever `fn` reads, in one transaction. Nobody is led to the door, and back afterwards; who may not see it is told there is nothing. @param from `copy`: over many jobs, which a copy of the database may answer */
 export async function loadPage<T>(
   need: Exclude<Need, 'open'>,
   fn: (tx: Tx) => Promise<T>,
+  from: 'main' | 'copy' = 'main',
 ): Promise<Shop & { data: T }> {
   const who = await whoAtPage();
   const path = (await headers()).get('x-gravelwort-path') ?? '/';
@@ -41,7 +51,9 @@ export async function loadPage<T>(
   // Who was told a password chooses one first.
   if (who.given && !path.startsWith('/you')) redirect('/you');
   if (!mayDo(who.role, need)) notFound();
-  return inShopOf(who, async (tx) => ({ people: await shopPeople(tx), person: who.person, data: await fn(tx) }));
+  const load = async (tx: Tx) => ({ people: await shopPeople(tx), person: who.person, data: await fn(tx) });
+  if (from === 'main') return inShopOf(who, load);
+  return lookInShopOf(who, (await cookies()).get(WRITTEN_COOKIE)?.value ?? null, load);
 }
 
 /** The units of the person at work and the zone of the shop; metric and the machine's where nobody is, or the database does not answer. */
@@ -69,16 +81,17 @@ export const loadJobPage = (need: Exclude<Need, 'open'>, id: string): Promise<(S
 export const loadVehiclePage = (
   need: Exclude<Need, 'open'>,
   id: string,
-): Promise<(Shop & { data: VehicleHistory }) | undefined> => pageOf(need, id, historyOf);
+): Promise<(Shop & { data: VehicleHistory }) | undefined> => pageOf(need, id, historyOf, 'copy');
 
 async function pageOf<T>(
   need: Exclude<Need, 'open'>,
   id: string,
   load: (tx: Tx, id: string) => Promise<T>,
+  from: 'main' | 'copy' = 'main',
 ): Promise<(Shop & { data: T }) | undefined> {
   if (!UUID.test(id)) return undefined;
   try {
-    return await loadPage(need, (tx) => load(tx, id));
+    return await loadPage(need, (tx) => load(tx, id), from);
   } catch (error) {
     if (error instanceof ProblemError && error.status === 404) return undefined;
     throw error;

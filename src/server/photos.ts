@@ -3,11 +3,13 @@ import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import { type JobView } from '@/contracts/job';
 import { ProblemError } from '@/contracts/problem';
+import { type Tx } from '@/data/client';
 import { insertPhoto } from '@/data/inspect';
 import { requireRoom } from '@/data/room';
 import { type InTx } from './http';
 import { Line } from './line';
 import { loadJob } from './jobs';
+import { pictures } from './pictures';
 
 /** Longest side of a stored picture, px. */
 const LONGEST = 1600;
@@ -78,11 +80,17 @@ export async function addPhoto(
   jobAxleId: string,
   given: { id: string; subject: string; caption: string; file: Buffer },
 ): Promise<JobView> {
-  const picture = await developed(given.file);
-  return inTx(async (tx) => {
+  const { jpeg, ...picture } = await developed(given.file);
+  const { id, subject, caption } = given;
+  const room = async (tx: Tx) => {
     await loadJob(tx, jobAxleId);
     await requireRoom(tx, 'photo', jobAxleId);
-    await insertPhoto(tx, jobAxleId, { id: given.id, subject: given.subject, caption: given.caption, ...picture });
+    return tx.shop;
+  };
+  const kept = await pictures().keep(await inTx(room), picture.sha256, jpeg);
+  return inTx(async (tx) => {
+    await room(tx);
+    await insertPhoto(tx, jobAxleId, { id, subject, caption, ...picture, jpeg: kept });
     return loadJob(tx, jobAxleId);
   });
 }

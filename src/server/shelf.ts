@@ -8,6 +8,7 @@ import { keptParts } from '@/data/prepare';
 import * as shelf from '@/data/shelf';
 import { type InTx, type Progress } from './http';
 import { readParts } from './partsReader';
+import { pictures } from './pictures';
 import { developed } from './photos';
 import { type Asker } from './threadPool';
 
@@ -196,10 +197,12 @@ export async function addPartPhoto(
   id: string,
   given: { id: string; caption: string; file: Buffer },
 ): Promise<ShelfItem> {
-  const picture = await developed(given.file);
+  const { jpeg, ...picture } = await developed(given.file);
+  const shop = await inTx(async (tx) => (await onePart(tx, id), tx.shop));
+  const kept = await pictures().keep(shop, picture.sha256, jpeg);
   return inTx(async (tx) => {
     await onePart(tx, id);
-    await shelf.insertPartPhoto(tx, id, { id: given.id, caption: given.caption, ...picture });
+    await shelf.insertPartPhoto(tx, id, { id: given.id, caption: given.caption, ...picture, jpeg: kept });
     return onePart(tx, id);
   });
 }

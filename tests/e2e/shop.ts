@@ -122,6 +122,14 @@ export class Shop {
     return shop;
   }
 
+  /** One more server on the database of another one, under the address it is to use. */
+  static async beside(of: Shop, appUrl: string, settings: Record<string, string>): Promise<Shop> {
+    const shop = new Shop('', await freePort(), of.ownerUrl, appUrl);
+    shop.settings = settings;
+    await shop.start();
+    return shop;
+  }
+
   /** Whether the database of this shop takes nothing in any more, from the next connection on. */
   readsOnly(on: boolean): Promise<unknown> {
     return onDatabase(withDatabase(this.ownerUrl, 'postgres'), async (c) => {

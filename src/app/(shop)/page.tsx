@@ -13,6 +13,6 @@ export default async function BoardPage({ searchParams }: Props) {
   const words = typeof q === 'string' ? q.trim().slice(0, 80) : '';
   const asked = Number(most);
   const reach = Number.isInteger(asked) ? Math.min(1000, Math.max(PAGE, asked)) : PAGE;
-  const { people, person, data } = await loadPage('read', (tx) => board(tx, { words, most: reach }));
+  const { people, person, data } = await loadPage('read', (tx) => board(tx, { words, most: reach }), 'copy');
   return <Board {...data} find={find !== undefined} people={people} person={person} />;
 }

@@ -1,10 +1,10 @@
-import { databaseAnswers } from '@/server/context';
+import { databaseAnswers, ends } from '@/server/context';
 
-/** The server can serve: its database answers too. */
+/** The server can serve: its database answers too, and it was not told to end. */
 export async function GET(): Promise<Response> {
-  const ready = await databaseAnswers();
-  return new Response(ready ? 'ready\n' : 'the database does not answer\n', {
-    status: ready ? 200 : 503,
-    headers: { 'Cache-Control': 'no-store', ...(!ready && { 'Retry-After': '2' }) },
+  const why = ends() ? 'it is about to end\n' : (await databaseAnswers()) ? null : 'the database does not answer\n';
+  return new Response(why ?? 'ready\n', {
+    status: why === null ? 200 : 503,
+    headers: { 'Cache-Control': 'no-store', ...(why !== null && { 'Retry-After': '2' }) },
   });
 }

@@ -1,12 +1,14 @@
 // Who comes: found from the session's cookie alone, never from what a request says.
 import { type Need, type Role } from '@/contracts/roles';
 import { ProblemError } from '@/contracts/problem';
-import { atDoor, enterShop, withShop, type Tx } from '@/data/client';
+import { atDoor, enterShop, lookAtShop, withShop, type Tx } from '@/data/client';
 import { liveSession, sawSession, standing } from '@/data/door';
 import { tokenHash } from './secrets';
 
 export const SESSION_COOKIE = 'gravelwort-session';
 export const TABLET_COOKIE = 'gravelwort-tablet';
+/** How far the database had come when this screen wrote last: what it reads from a copy has come as far. */
+export const WRITTEN_COOKIE = 'gravelwort-written';
 /** A session nobody uses ends, s. */
 export const IDLE = 4 * 3600;
 /** A session ends whatever happens, s: a working day. */
@@ -87,3 +89,7 @@ export function requireStanding(who: Who | undefined, need: Exclude<Need, 'open'
 
 /** One transaction of the shop and person of a session. */
 export const inShopOf = <T>(who: Who, fn: (tx: Tx) => Promise<T>): Promise<T> => withShop(who.shop, who.person, fn);
+
+/** A look that a copy of the database may answer, once it has what this screen wrote. */
+export const lookInShopOf = <T>(who: Who, upTo: string | null, fn: (tx: Tx) => Promise<T>): Promise<T> =>
+  lookAtShop(who.shop, who.person, upTo, fn);

@@ -32,6 +32,7 @@ import { type InTx, type MadeFile } from '../http';
 import { loadJob } from '../jobs';
 import { Line } from '../line';
 import { readsAsPicture } from '../photos';
+import { pictures as store } from '../pictures';
 import { problemOf } from '../faults';
 import { fileName } from './fileName';
 import { unzipped, zipped } from './zip';
@@ -94,7 +95,8 @@ export async function bundleFile(tx: Tx, jobAxleId: string): Promise<MadeFile> {
   const pictures = [];
   for (const { id } of photos) {
     const [photo] = await photoBytes(tx, String(id));
-    pictures.push({ name: pictureFile(String(id)), body: photo!.jpeg, compress: false });
+    const body = await store().fetch(tx.shop, photo!);
+    pictures.push({ name: pictureFile(String(id)), body, compress: false });
   }
   const body = Buffer.from(`${JSON.stringify(bundle, null, 1)}\n`);
   return {
@@ -212,7 +214,10 @@ async function keep(tx: Tx, { people, records }: Bundle, pictures: ReadonlyMap<s
     return person;
   });
   try {
-    await insertBundle(tx, local, pictures);
+    const kept = new Map<string, Buffer | null>();
+    for (const { id, sha256 } of records.photo ?? [])
+      kept.set(String(id), await store().keep(tx.shop, String(sha256), pictures.get(String(id))!));
+    await insertBundle(tx, local, kept);
     await requireItsOwn(tx, String(job.id), records);
     // What a page could not show is not taken in either.
     const view = await loadJob(tx, String(first.id));

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { z } from 'zod';
-import { instrumentSchema, type Live } from '@/contracts/instrument';
+import { instrumentSchema, liveSchema, type Instrument, type Live } from '@/contracts/instrument';
 import { notFound, type Problem } from '@/contracts/problem';
+import { directUrl, openExchange, type Exchange } from '@/data/exchange';
 import { LineDriver, type Driver } from './lineDriver';
 
 /** Pages that may look at once. */
@@ -9,35 +10,89 @@ const MOST_PAGES = 200;
 /** Messages that may wait for a page that does not take them; then it is let go, and comes again by itself. */
 const MOST_WAITING = 500;
 
-/** All instruments of the shop, connected once for every page that looks. */
+/** A server with pages that look says so this often; whoever holds the instruments tells it for three times as long, ms. */
+const ASKS = 5000;
+
+const wordSchema = z.union([
+  z.object({ live: liveSchema }),
+  z.object({ zero: z.string() }),
+  z.object({ wants: z.literal(true) }),
+]);
+
+/**
+ * All instruments of the shop. Of several servers one holds them and is connected to each; it tells the others, whose pages look on, and takes from them
+ * what is to be zeroed. When it ends another one takes them over.
+ */
 class Hub {
+  private readonly list: readonly Instrument[];
   private readonly drivers = new Map<string, Driver>();
   private readonly now = new Map<string, Live>();
   private readonly listeners = new Set<(live: Live) => void>();
+  private readonly exchange: Exchange | undefined;
+  private othersUntil = 0;
 
   constructor(file: string | undefined) {
-    if (!file) return;
-    let list: unknown;
-    try {
-      list = JSON.parse(readFileSync(file, 'utf8'));
-    } catch {
-      // Without its list there are no instruments; the tape needs none.
+    this.list = instrumentsIn(file);
+    if (this.list.length === 0) return;
+    const url = directUrl();
+    if (url === undefined) {
+      // Where only a pooler is known nothing can be told to others: this server is the only one, or each has its own.
+      this.hold(true);
       return;
     }
-    for (const instrument of z.array(instrumentSchema).parse(list))
-      this.drivers.set(
-        instrument.id,
-        new LineDriver(instrument, (live) => {
-          this.now.set(live.id, live);
-          for (const listener of this.listeners) listener(live);
-        }),
-      );
+    this.exchange = openExchange(
+      url,
+      (message) => this.hear(message),
+      (held) => this.hold(held),
+    );
+    setInterval(() => this.ask(), ASKS).unref();
+  }
+
+  private hold(held: boolean): void {
+    for (const driver of this.drivers.values()) driver.close();
+    this.drivers.clear();
+    if (held)
+      for (const instrument of this.list)
+        this.drivers.set(
+          instrument.id,
+          new LineDriver(instrument, (live) => {
+            this.take(live);
+            if (Date.now() < this.othersUntil) this.exchange?.tell({ live });
+          }),
+        );
+    // What was read before is no reading of now.
+    else
+      for (const live of [...this.now.values()])
+        this.take({ ...live, state: 'cutOff', values: [], word: null, reading: null });
+  }
+
+  private take(live: Live): void {
+    this.now.set(live.id, live);
+    for (const listener of this.listeners) listener(live);
+  }
+
+  private hear(message: unknown): void {
+    const word = wordSchema.safeParse(message).data;
+    if (!word) return;
+    const holds = this.drivers.size > 0;
+    if ('live' in word) {
+      if (!holds) this.take(word.live);
+    } else if ('zero' in word) this.drivers.get(word.zero)?.zero();
+    else if (holds) {
+      if (Date.now() >= this.othersUntil) for (const live of this.now.values()) this.exchange?.tell({ live });
+      this.othersUntil = Date.now() + 3 * ASKS;
+    }
+  }
+
+  private ask(): void {
+    if (this.listeners.size > 0 && this.drivers.size === 0) this.exchange?.tell({ wants: true });
   }
 
   /** Tells what is known now and from then on; returns how to stop. */
   listen(listener: (live: Live) => void): () => void {
     for (const live of this.now.values()) listener(live);
     this.listeners.add(listener);
+    this.ask();
     return () => this.listeners.delete(listener);
   }
 
@@ -47,10 +102,23 @@ class Hub {
   }
 
   zero(id: string): void {
+    if (!this.list.some((instrument) => instrument.id === id)) throw notFound('This instrument');
     const driver = this.drivers.get(id);
-    if (!driver) throw notFound('This instrument');
-    driver.zero();
+    if (driver) driver.zero();
+    else this.exchange?.tell({ zero: id });
   }
+}
+
+function instrumentsIn(file: string | undefined): Instrument[] {
+  if (!file) return [];
+  let list: unknown;
+  try {
+    list = JSON.parse(readFileSync(file, 'utf8'));
+  } catch {
+    // Without its list there are no instruments; the tape needs none.
+    return [];
+  }
+  return z.array(instrumentSchema).parse(list);
 }
 
 const kept = globalThis as { gravelwortHub?: Hub };

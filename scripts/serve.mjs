@@ -30,6 +30,11 @@ const NOTICE = Number(env.GRAVELWORT_NOTICE_MS || 0);
 /** How long what is under way may go on after the server was told to end, ms. */
 const GRACE = 4000;
 
+// What a release told of a job another one may tell otherwise.
+env.GRAVELWORT_BUILD ??=
+  process.argv[2] === 'dev'
+    ? String(Date.now())
+    : readFileSync(`${env.GRAVELWORT_DIST || '.next'}/BUILD_ID`, 'utf8').trim();
 const app = next({ dev: process.argv[2] === 'dev', hostname: host, port });
 await app.prepare();
 const handle = app.getRequestHandler();

@@ -6,7 +6,7 @@ import { contentPolicy } from '@/server/policy';
  * Whatever passes here is held in memory whole; a job bundle is larger than that should ever be for somebody who was not asked yet, so its
  * route looks at who comes from where by itself (`server/http.bytesRoute`) and reads only then.
  */
-export const config = { matcher: '/((?!api/bundles).*)' };
+export const config = { matcher: '/((?!api/bundles|api/runs/files).*)' };
 
 /** Stands before every other page and route. */
 export function proxy(request: NextRequest): Response {

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { FLEET_VERDICTS } from '@/core/fleet/sweep';
 import { AXLE_POSITIONS } from '@/core/suspension/names';
-import { id, typed, when } from './basics';
+import { id, typed } from './basics';
+import { type Batch, type FailedPiece } from './batch';
 
 /** A sweep over every vehicle with the pack of one job: which sit low, and which of that job's plans mends them. */
 export const newSweepSchema = z.object({
@@ -32,24 +33,6 @@ export const sweepAskSchema = newSweepSchema
   .extend({ vehicle: z.string(), suspension: z.string(), plans: z.array(sweptPlanSchema).min(1).max(20) });
 export type SweepAsk = z.infer<typeof sweepAskSchema>;
 
-/** How far a batch is. */
-export const batchSchema = z.object({
-  id: z.uuid(),
-  kind: z.string(),
-  name: z.string(),
-  person: z.string(),
-  askedAt: when,
-  cancelledAt: when.nullable(),
-  pieces: z.number(),
-  done: z.number(),
-  failed: z.number(),
-  /** When its last piece was stored; null while none is. */
-  lastAt: when.nullable(),
-});
-export type Batch = z.infer<typeof batchSchema>;
-/** Pieces that came to nothing after every try, and why. */
-export const failedPieceSchema = z.object({ nth: z.number(), problem: z.string(), vehicles: z.number() });
-
 export const fleetLineSchema = z.object({
   jobAxleId: id,
   vehicle: z.string(),
@@ -75,7 +58,7 @@ export interface Sweep {
   heights: { from: number; vehicles: number; low: number }[];
   /** The lowest first, so many at the most. */
   lines: FleetLine[];
-  failed: z.infer<typeof failedPieceSchema>[];
+  failed: FailedPiece[];
 }
 
 /** A job whose plans may be swept with: it has one with changes, and was measured. */

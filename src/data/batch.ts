@@ -1,6 +1,6 @@
 // Work in pieces: what was asked, which pieces there are, and what they came to. A piece is stored once, however often it was done.
 import { z } from 'zod';
-import { batchSchema, failedPieceSchema, type Batch } from '@/contracts/fleet';
+import { batchSchema, failedPieceSchema, type Batch } from '@/contracts/batch';
 import { type Tx } from './client';
 import { insertOnce } from './insertOnce';
 import { enqueue } from './queue';
@@ -14,8 +14,11 @@ const BATCH = `b.id, b.kind, b.name, b.asked_at AS "askedAt", b.cancelled_at AS 
     count(*) FILTER (WHERE state = 'failed')::int AS failed, max(done_at) AS "lastAt"
     FROM batch_piece WHERE shop_id = b.shop_id AND batch_id = b.id) p`;
 
-export const batchesOfShop = (tx: Tx, most = 40): Promise<Batch[]> =>
-  tx.rows(batchSchema, `SELECT ${BATCH} ORDER BY b.asked_at DESC LIMIT ${most}`);
+/** The newest first. @param kind of one kind only */
+export const batchesOfShop = (tx: Tx, kind: string | null, most = 40): Promise<Batch[]> =>
+  tx.rows(batchSchema, `SELECT ${BATCH} WHERE $1::text IS NULL OR b.kind = $1 ORDER BY b.asked_at DESC LIMIT ${most}`, [
+    kind,
+  ]);
 
 export async function batchOf(tx: Tx, id: string): Promise<Batch | undefined> {
   const [found] = await tx.rows(batchSchema, `SELECT ${BATCH} WHERE b.id = $1`, [id]);
@@ -97,7 +100,7 @@ export const notePiece = (tx: Tx, batchId: string, nth: number, problem: string)
 export const failedPieces = (tx: Tx, batchId: string) =>
   tx.rows(
     failedPieceSchema,
-    `SELECT nth, coalesce(problem, '') AS problem, cardinality(of) AS vehicles FROM batch_piece
+    `SELECT nth, coalesce(problem, '') AS problem, cardinality(of) AS of FROM batch_piece
       WHERE batch_id = $1 AND state = 'failed' ORDER BY nth LIMIT 100`,
     [batchId],
   );

@@ -26,7 +26,7 @@ const rowsOf = (tx: Tx, picked: string, given: number | readonly string[]) =>
      ), last AS (
        SELECT DISTINCT ON (p.job_axle_id) p.id, p.job_axle_id FROM axles x JOIN prediction p ON p.job_axle_id = x.id
         ORDER BY p.job_axle_id, p.nth DESC
-     ), foretold AS (
+     ), foretold AS MATERIALIZED (
        SELECT l.job_axle_id,
               avg(t.value_mm - coalesce(m.value_mm, 0) - coalesce(w.value_mm, 0)) AS change,
               max(t.half90_mm) AS half

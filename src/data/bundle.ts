@@ -79,10 +79,10 @@ export const STAYS_BEHIND: Readonly<Record<string, string>> = {
   },
   ...{ shop_limit: 'the shop’s own', shop_tool: 'the shop’s own', shop_expects: 'the shop’s own' },
   ...{ batch: 'over all jobs of this shop', batch_piece: 'over all jobs of this shop' },
-  fleet_line: 'over all jobs of this shop',
+  ...{ fleet_line: 'over all jobs of this shop', run_line: 'over all jobs of this shop', run_file: 'of runs' },
   ...{ shelf_item: 'the shop’s shelf', shelf_dimension: 'the shop’s shelf', shelf_leaf: 'the shop’s shelf' },
   ...{ shelf_word: 'the shop’s shelf', shelf_history: 'the shop’s shelf', shelf_photo: 'the shop’s shelf' },
-  search_line: 'made anew from what it tells of',
+  ...{ search_line: 'made anew from what it tells of', job_stir: 'made anew', open_told: 'made anew' },
   migration: 'the program’s own',
 };
 export const BUNDLED: readonly string[] = Object.keys(TABLES);

@@ -49,6 +49,6 @@ export const settledLines = (tx: Tx) =>
                      AND o.point = h.point
        JOIN reading r ON r.shop_id = o.shop_id AND r.id = o.reading_id
       WHERE NOT EXISTS (SELECT FROM reading n WHERE n.shop_id = r.shop_id AND n.supersedes = r.id)
-      GROUP BY x.shop_id, x.id, x.job_id, v.name, p.id, p.inputs, o.side, o.load_state_id, o.measured_mm
+      GROUP BY x.shop_id, x.id, x.job_id, v.name, p.shop_id, p.id, o.side, o.load_state_id, o.measured_mm
       ORDER BY max(h.read_at) DESC LIMIT 1000`,
   );

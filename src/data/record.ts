@@ -75,16 +75,17 @@ export async function vehicleHistory(tx: Tx, vehicleId: string) {
   if (!vehicle) return undefined;
   const heights = await tx.rows(
     historyHeightSchema,
-    `SELECT a.position, h.side, h.point, s.name AS load, h.phase, h.value, h.at, p.name AS person FROM (
-        SELECT r.shop_id, r.job_axle_id, r.side, r.point, r.load_state_id, r.phase, r.value, r.taken_at AS at, r.person_id
-          FROM reading r WHERE r.point IN ('hubToLip', 'groundToLip')
+    `SELECT a.position, h.side, h.point, s.name AS load, h.phase, h.value, h.at, p.name AS person
+       FROM axle a JOIN job_axle x ON x.shop_id = a.shop_id AND x.axle_id = a.id
+       CROSS JOIN LATERAL (
+        SELECT r.side, r.point, r.load_state_id, r.phase, r.value, r.taken_at AS at, r.person_id
+          FROM reading r WHERE r.shop_id = x.shop_id AND r.job_axle_id = x.id AND r.point IN ('hubToLip', 'groundToLip')
            AND NOT EXISTS (SELECT FROM reading n WHERE n.shop_id = r.shop_id AND n.supersedes = r.id)
         UNION ALL
-        SELECT c.shop_id, c.job_axle_id, c.side, c.point, c.load_state_id, 'since', c.value_mm, c.read_at, c.person_id
-          FROM settling_height c) h
-       JOIN job_axle x ON x.shop_id = h.shop_id AND x.id = h.job_axle_id JOIN axle a ON a.shop_id = x.shop_id AND a.id = x.axle_id
-       JOIN load_state s ON s.shop_id = h.shop_id AND s.id = h.load_state_id
-       JOIN person p ON p.shop_id = h.shop_id AND p.id = h.person_id
+        SELECT c.side, c.point, c.load_state_id, 'since', c.value_mm, c.read_at, c.person_id
+          FROM settling_height c WHERE c.shop_id = x.shop_id AND c.job_axle_id = x.id) h
+       JOIN load_state s ON s.shop_id = x.shop_id AND s.id = h.load_state_id
+       JOIN person p ON p.shop_id = x.shop_id AND p.id = h.person_id
       WHERE a.vehicle_id = $1 ORDER BY h.at DESC LIMIT ${MOST.heights}`,
     [vehicleId],
   );

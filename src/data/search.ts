@@ -13,7 +13,7 @@ const LENGTHS = PART_DIMENSION_IDS.filter(
 const POINTS = `('leafWidth', 'leafThickness', 'eyeBore', 'blockHeight', 'coilWire', 'coilOutside', 'coilFree', 'shackleLength')`;
 const MOST_SIZED = 500;
 
-/** @param nearly what is like the words counts too @param among of these subjects or jobs only */
+/** @param nearly what is like the words counts too @param among of these parts and jobs only */
 export const foundLines = (
   tx: Tx,
   words: readonly (readonly string[])[],

@@ -9,6 +9,7 @@ import { type Tx } from '@/data/client';
 import { boardFound, boardRows, openJobs } from '@/data/board';
 import { clockBehind } from '@/data/door';
 import { countFrom, dueCheck, insertOdometer, insertTick, markPassed, markTicked, shopToday } from '@/data/due';
+import { keepOpenTold, openTold, thisMoment } from '@/data/openTold';
 import { findAxles } from '@/data/shop';
 import { loadJob } from './jobs';
 import { search } from './search';
@@ -43,14 +44,33 @@ export async function board(tx: Tx, { words, most }: { words: string; most: numb
       .slice(0, IN_HAND)
       .map((row) => row.id),
   );
-  const withOpen: BoardRow[] = [];
-  for (const row of rows) {
+  const told = await toldOpen(
+    tx,
+    rows.filter((row) => inHand.has(row.id)),
+  );
+  const withOpen = rows.map((row): BoardRow => {
     const by = found?.jobs.get(row.jobId);
-    withOpen.push({ ...row, open: inHand.has(row.id) ? await openOf(tx, row.id) : [], ...(by && { foundBy: by }) });
-  }
+    return { ...row, open: told.get(row.id) ?? [], ...(by && { foundBy: by }) };
+  });
   const [today, open, clock] = [await shopToday(tx), await openJobs(tx), await clockBehind(tx)];
   const besides = found && { things: found.things, nearly: found.nearly };
   return { rows: withOpen, today, open, words, most, clock, besides };
+}
+
+/** What is open at these, as it was told last where nothing stirred since, and looked at anew otherwise. */
+async function toldOpen(tx: Tx, rows: readonly { id: string; jobId: string }[]): Promise<Map<string, string[]>> {
+  if (rows.length === 0) return new Map();
+  const moment = await thisMoment(tx);
+  const known = await openTold(
+    tx,
+    rows.map((row) => row.id),
+  );
+  const told = new Map(known.map(({ id, items }) => [id, items]));
+  const anew = [];
+  for (const { id, jobId } of rows) if (!told.has(id)) anew.push({ id, jobId, items: await openOf(tx, id) });
+  await keepOpenTold(tx, moment, anew);
+  for (const { id, items } of anew) told.set(id, items);
+  return told;
 }
 
 async function openOf(tx: Tx, id: string): Promise<string[]> {

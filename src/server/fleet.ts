@@ -1,13 +1,13 @@
 // Every vehicle with one pack: which sit low, which plan mends them, what that takes.
 import {
   sweepAskSchema,
-  type Batch,
   type FleetLine,
   type NewSweep,
   type Sweep,
   type Sweepable,
   type SweptPlan,
 } from '@/contracts/fleet';
+import { type Batch } from '@/contracts/batch';
 import { changeText, planText } from '@/contracts/planText';
 import { plannedPart } from '@/contracts/planParts';
 import { type ChangeRow } from '@/contracts/plan';
@@ -33,7 +33,7 @@ const bad = (message: string, field: string) => new ProblemError(422, { code: 'b
 
 /** What may be swept with, and the sweeps so far. */
 export async function fleetPage(tx: Tx): Promise<{ sweepable: Sweepable[]; sweeps: Batch[]; first: Sweep | null }> {
-  const sweeps = await batches.batchesOfShop(tx);
+  const sweeps = await batches.batchesOfShop(tx, 'fleet');
   return {
     ...{ sweepable: await fleet.sweepableJobs(tx), sweeps },
     first: sweeps[0] ? await sweepOf(tx, sweeps[0].id) : null,

@@ -257,7 +257,7 @@ export const fileRoute =
 
 /** A file of bytes sent as it is, of no more than `most`. */
 export const bytesRoute =
-  <T>(gate: Gate, fn: (inTx: InTx, file: Buffer) => Promise<T>, most: number) =>
+  <T>(gate: Gate, fn: (inTx: InTx, file: Buffer, query: URLSearchParams) => Promise<T>, most: number) =>
   (request: Request): Promise<Response> =>
     served(request, async () => {
       // The door before all routes (src/proxy.ts) does not hold what is this large.
@@ -265,7 +265,7 @@ export const bytesRoute =
       if (problem) throw new ProblemError(403, problem);
       const who = await enter(request, gate);
       const file = await readBytes(request, most, `The file is larger than ${Math.round(most / 1e6)} MB.`);
-      return answer(200, await fn(noting(request, gate, who, null), file));
+      return answer(200, await fn(noting(request, gate, who, null), file, new URL(request.url).searchParams));
     });
 
 /** Files under way at once, each with a connection of its own out of the few there are, and how many may wait for one. */

@@ -204,8 +204,13 @@ export async function learn(tx: Tx, jobAxleId: string, given: NewLesson): Promis
   return loadJob(tx, jobAxleId);
 }
 
-/** Where the heights that were read after the work may come from. Solved outside any transaction. */
-export async function residualOf(inTx: InTx, jobAxleId: string, asker: Asker = {}): Promise<Residual> {
+/** Where the heights that were read after the work may come from. Solved outside any transaction. @param solve in a thread of the server, unless somebody has a thread to itself */
+export async function residualOf(
+  inTx: InTx,
+  jobAxleId: string,
+  asker: Asker = {},
+  solve: typeof leversInThread = leversInThread,
+): Promise<Residual> {
   const { view, input } = await inTx(async (tx) => {
     const view = await loadJob(tx, jobAxleId);
     const predictionId = view.outcomes[0]?.predictionId;
@@ -222,7 +227,7 @@ export async function residualOf(inTx: InTx, jobAxleId: string, asker: Asker = {
     return state < 0 || twice ? [] : [{ side, stateId, state, off: measured - predicted }];
   });
   if (read.length === 0) throw notFound('A height after the work');
-  const levers = await leversInThread(
+  const levers = await solve(
     input,
     read.map(({ side, state }) => ({ side, state })),
     asker,

@@ -94,9 +94,11 @@ export interface ManyShops {
  * @param half one of two halves of the jobs, for two connections at once; both when left out
  */
 export async function manyShops(owner: Client, { shops, jobs }: ManyShops, half?: 0 | 1): Promise<void> {
+  // Whole vehicles go to one shop.
+  const large = Math.floor((jobs * LARGEST) / OF_VEHICLE) * OF_VEHICLE - 1;
   await owner.query(`CREATE TEMP TABLE spread AS
     SELECT n, n / ${OF_VEHICLE} * ${OF_VEHICLE} AS vn, k, ${shopOf('k')} AS shop, 1 + (n / ${OF_VEHICLE}) % ${TEMPLATES.length} AS like_nth
-      FROM (SELECT n, CASE WHEN n <= ${Math.floor(jobs * LARGEST)} THEN 1 ELSE 1 + ((n / ${OF_VEHICLE}) * ${shops}::bigint / ${Math.ceil(jobs / OF_VEHICLE) + 1})::int END AS k
+      FROM (SELECT n, CASE WHEN n <= ${large} THEN 1 ELSE 2 + ((n - ${large + 1}) / ${OF_VEHICLE} * ${shops - 1}::bigint / ${Math.ceil((jobs - large) / OF_VEHICLE) + 1})::int END AS k
               FROM generate_series(1, ${jobs}) n) s ${half === undefined ? '' : `WHERE n ${half === 0 ? '<=' : '>'} ${jobs / 2}`}`);
   await owner.query('CREATE INDEX ON spread (like_nth, shop); ANALYZE spread');
   if (half !== 1) await shopsThemselves(owner, shops);

@@ -104,10 +104,10 @@ GRANT SELECT ON search_line TO gravelwort_app;
 
 -- Row-level security keeps the operators of full text and trigrams from the index, since they may tell of rows by their errors. This function reads as the
 -- tables' owner and of the shop of the transaction only, which is the same rule as the policy's (decision 0038).
--- words: a list of lists, each with the ways one thing may be said. nearly: words that are like them count too. among: only these ids of subject or job.
+-- words: a list of lists, each with the ways one thing may be said. nearly: words that are like them count too. among: only these parts and what is said of these jobs.
 CREATE FUNCTION search_found(words jsonb, nearly boolean, among uuid[], most integer)
   RETURNS TABLE (subject text, id uuid, job_id uuid, vehicle_id uuid, says text)
-  LANGUAGE plpgsql STABLE SECURITY DEFINER SET search_path = public, pg_temp SET pg_trgm.word_similarity_threshold = 0.45 AS $$
+  LANGUAGE plpgsql STABLE SECURITY DEFINER SET search_path = public, pg_temp AS $$
 DECLARE
   conditions text := '';
   near text := '0';
@@ -116,6 +116,7 @@ DECLARE
   ways text;
   nears text;
 BEGIN
+  IF nearly THEN PERFORM set_config('pg_trgm.word_similarity_threshold', '0.45', true); END IF;
   FOR said IN SELECT jsonb_array_elements(words) LOOP
     ways := ''; nears := '';
     FOR way IN SELECT jsonb_array_elements_text(said) LOOP
@@ -126,7 +127,7 @@ BEGIN
     conditions := conditions || ' AND (' || ways || ')';
     near := near || ' + greatest(' || nears || ')';
   END LOOP;
-  IF among IS NOT NULL THEN conditions := conditions || ' AND (l.id = ANY ($2) OR l.job_id = ANY ($2))';
+  IF among IS NOT NULL THEN conditions := conditions || ' AND (l.subject = ''part'' AND l.id = ANY ($2) OR l.job_id = ANY ($2))';
   ELSIF conditions = '' THEN RETURN;
   END IF;
   RETURN QUERY EXECUTE format('SELECT l.subject, l.id, l.job_id, l.vehicle_id, l.says FROM search_line l WHERE l.shop_id = $1 %s

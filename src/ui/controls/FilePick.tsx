@@ -10,17 +10,18 @@ interface Props {
   /** Endings and types the browser offers. */
   accept: string;
   busy?: boolean;
+  /** One after the other, where several are picked at once. */
+  several?: boolean;
   onPick: (file: File) => Promise<unknown> | void;
 }
 
 /** A button that asks for a file. The same file may be picked again. Before the page's program runs a pick would be lost, so it waits. */
-export function FilePick({ name, working = 'Reading…', accept, busy = false, onPick }: Props) {
+export function FilePick({ name, working = 'Reading…', accept, busy = false, several = false, onPick }: Props) {
   const id = useId();
   const ready = useReady();
   const input = useRef<HTMLInputElement>(null);
-  const take = async (file: File | undefined) => {
-    if (!file) return;
-    await onPick(file);
+  const take = async (files: readonly File[]) => {
+    for (const file of files) await onPick(file);
     if (input.current) input.current.value = '';
   };
   return (
@@ -31,9 +32,10 @@ export function FilePick({ name, working = 'Reading…', accept, busy = false, o
         id={id}
         type="file"
         accept={accept}
+        multiple={several}
         disabled={busy || !ready}
         className="hidden-word"
-        onChange={(event) => void take(event.target.files?.[0])}
+        onChange={(event) => void take([...(event.target.files ?? [])])}
       />
     </label>
   );

@@ -1,15 +1,15 @@
 'use client';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { stockOf, type Batch, type Sweep, type Sweepable } from '@/contracts/fleet';
+import { isOver, type Batch } from '@/contracts/batch';
+import { stockOf, type Sweep, type Sweepable } from '@/contracts/fleet';
 import { type Person } from '@/contracts/person';
 import { Marked } from '../controls/Mark';
+import { BatchProgress } from '../runs/BatchProgress';
 import { PageFrame } from '../frame/PageFrame';
 import { StationTape } from '../frame/StationTape';
 import { Dock, Stage, Workbench } from '../frame/Workbench';
 import { call } from '../job/api';
-import { ProblemNote } from '../job/ProblemNote';
-import { useSend } from '../job/useSend';
 import { priceText } from '@/core/units/format';
 import { Clock } from '../measured/Clock';
 import { FleetHeights } from './FleetHeights';
@@ -24,8 +24,6 @@ interface Props {
   person: string;
 }
 
-const over = ({ pieces, done, failed, cancelledAt }: Batch): boolean => cancelledAt !== null || done + failed >= pieces;
-
 /** Every vehicle with one pack: which sit low, which plan mends them, what that takes at the counter. */
 export function FleetScreen({ sweepable, sweeps, first, people, person }: Props) {
   const client = useQueryClient();
@@ -35,7 +33,7 @@ export function FleetScreen({ sweepable, sweeps, first, people, person }: Props)
     queryFn: () => call<Sweep>(`/api/fleet/${id}`, 'GET'),
     enabled: id !== null,
     ...(first && id === first.batch.id && { initialData: first }),
-    refetchInterval: ({ state }) => (state.data && !over(state.data.batch) ? 1200 : false),
+    refetchInterval: ({ state }) => (state.data && !isOver(state.data.batch) ? 1200 : false),
   });
   const show = (next: Sweep) => {
     client.setQueryData(['sweep', next.batch.id], next);
@@ -52,7 +50,14 @@ export function FleetScreen({ sweepable, sweeps, first, people, person }: Props)
       tape={<StationTape current="fleet" />}
     >
       <Workbench className="fleet">
-        <Stage title="Heights" aside={sweep ? <Progress sweep={sweep} onChange={show} /> : null}>
+        <Stage
+          title="Heights"
+          aside={
+            sweep ? (
+              <BatchProgress<Sweep> of={sweep} path={`/api/fleet/${sweep.batch.id}`} done="swept" onChange={show} />
+            ) : null
+          }
+        >
           {sweep ? (
             <FleetHeights sweep={sweep} />
           ) : (
@@ -109,49 +114,6 @@ export function FleetScreen({ sweepable, sweeps, first, people, person }: Props)
         />
       </Workbench>
     </PageFrame>
-  );
-}
-
-/** How far it is, and stopping it; what came to nothing, and once more. */
-function Progress({ sweep, onChange }: { sweep: Sweep; onChange: (next: Sweep) => void }) {
-  const { busy, problem, run } = useSend();
-  const { batch, failed } = sweep;
-  const act = (how: 'stop' | 'again') =>
-    void run(async () => onChange(await call<Sweep>(`/api/fleet/${batch.id}`, 'POST', { act: how })));
-  const share = batch.pieces === 0 ? 1 : batch.done / batch.pieces;
-  return (
-    <div className="sweep-progress">
-      <p role="status" aria-label="Progress">
-        {over(batch) ? (
-          batch.cancelledAt ? (
-            <Marked kind="look">stopped at {Math.round(100 * share)} %</Marked>
-          ) : failed.length > 0 ? (
-            <Marked kind="look">{failed.length} pieces came to nothing</Marked>
-          ) : (
-            <Marked kind="done">swept</Marked>
-          )
-        ) : (
-          <span className="figure">{Math.round(100 * share)} %</span>
-        )}
-      </p>
-      <progress value={share} max={1} aria-label="Swept so far" />
-      {over(batch) ? null : (
-        <button type="button" className="act quiet" disabled={busy} onClick={() => act('stop')}>
-          Stop it
-        </button>
-      )}
-      {failed.length > 0 && batch.cancelledAt === null ? (
-        <button type="button" className="act quiet" disabled={busy} onClick={() => act('again')}>
-          Try them again
-        </button>
-      ) : null}
-      {failed.slice(0, 3).map((f) => (
-        <p key={f.nth} className="muted small">
-          {f.vehicles} vehicles: {f.problem}
-        </p>
-      ))}
-      <ProblemNote problem={problem} />
-    </div>
   );
 }
 

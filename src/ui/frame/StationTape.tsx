@@ -23,13 +23,16 @@ const wordOf = ({ state, open }: Station): string => {
 const PLACES = [
   { id: 'record', name: 'Record', state: 'open, learnt' },
   { id: 'fleet', name: 'Fleet', state: 'sits low' },
+  { id: 'runs', name: 'Runs', state: 'many jobs' },
   { id: 'shelf', name: 'Shelf', state: 'parts' },
   { id: 'bench', name: 'Bench', state: 'packs' },
   { id: 'handbook', name: 'Handbook', state: 'sums' },
   { id: 'instruments', name: 'Instruments', state: 'live' },
 ] as const;
 /** Not under a thumb on a phone. */
-const RARE: readonly string[] = ['instruments', 'fleet'];
+const RARE: readonly string[] = ['instruments', 'fleet', 'runs'];
+/** Over the whole shop: no way from one job. */
+const OF_SHOP: readonly string[] = ['fleet', 'runs'];
 /** `door`: a person's own screen or the shop's, which stands in no tape. */
 export type PlaceId = (typeof PLACES)[number]['id'] | 'door';
 
@@ -73,7 +76,7 @@ export function StationTape({ jobId, states, current }: Props) {
               </li>
             ))
           : null}
-        {PLACES.filter((place) => !jobId || place.id !== 'fleet').map((place, k) => (
+        {PLACES.filter((place) => !jobId || !OF_SHOP.includes(place.id)).map((place, k) => (
           <li
             key={place.id}
             className={[

@@ -1,6 +1,6 @@
-import { z } from 'zod';
+import { actSchema } from '@/contracts/batch';
 import { changeSweep, sweepOf } from '@/server/fleet';
 import { idRoute } from '@/server/http';
 
 export const GET = idRoute('read', null, sweepOf);
-export const POST = idRoute('work', z.object({ act: z.enum(['stop', 'again']) }), changeSweep);
+export const POST = idRoute('work', actSchema, changeSweep);

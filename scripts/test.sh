@@ -65,8 +65,8 @@ step "Throw-away database with the demo"
 HOME_DIR=$(cluster_home "$STATE/db-$$" "$(printf %s "$ROOT" | sha256sum | cut -c1-12)-test-$$") || exit 1
 # Its files need not outlive the machine; a killed server loses nothing of what was written either way.
 PG_EXTRA="-c fsync=off -c full_page_writes=off" cluster_up "$HOME_DIR"
-# A piece that a killed worker held is given to another one soon.
-export GRAVELWORT_QUEUE_HELD=15
+# A piece that a killed worker held is given to another one soon, and a word that nobody heard is said again soon.
+export GRAVELWORT_QUEUE_HELD=15 GRAVELWORT_HOOKS_AGAIN=2
 export OWNER_DATABASE_URL="$OWNER_URL" APP_DATABASE_URL="$APP_URL" GRAVELWORT_WORKER="$ROOT/.next-test/predict-worker.cjs" GRAVELWORT_CLUSTER="$HOME_DIR"
 ensure_secret
 check "migrations" node_modules/.bin/tsx scripts/migrate.ts

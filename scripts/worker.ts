@@ -2,6 +2,7 @@
 import { closePool } from '@/data/client';
 import { workQueue } from '@/data/queue';
 import { doPiece, giveUp } from '@/server/batch';
+import { gatherWords, sayWord, wordLost } from '@/server/programs/hooks';
 
 const url = process.env.APP_DATABASE_URL;
 if (!url) throw new Error('APP_DATABASE_URL is not set: the address of the database, as the application’s role.');
@@ -14,7 +15,10 @@ const told = (error: unknown) => {
   console.error(`worker: ${says}`);
 };
 
-const worker = await workQueue(url, doPiece, async (at, problem) => void (await giveUp(at, problem)), told);
+const worker = await workQueue(url, { piece: doPiece, lost: giveUp, say: sayWord, unheard: wordLost }, told);
+/** How often it is looked whether a check has fallen due that somebody is to be told of, ms. */
+const EVERY = Number(process.env.GRAVELWORT_HOOKS_EVERY_MS ?? 60_000);
+const looking = setInterval(() => void gatherWords().catch(told), EVERY);
 /** Root is for starting programs; nobody needs it to solve. Everything it reads is loaded by now. */
 if (process.getuid?.() === 0) {
   const user = process.env.GRAVELWORT_USER ?? 'nobody';
@@ -24,6 +28,7 @@ if (process.getuid?.() === 0) {
 }
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.once(signal, () => {
+    clearInterval(looking);
     void worker
       .stop()
       .catch(told)

@@ -10,7 +10,7 @@ export const config = { matcher: '/((?!api/bundles|api/runs/files).*)' };
 
 /** Stands before every other page and route. */
 export function proxy(request: NextRequest): Response {
-  const problem = foreign(request.headers, request.method);
+  const problem = foreign(request.headers, request.method, byProgram(request));
   if (problem) return NextResponse.json(problem, { status: 403 });
   if (!readable(request.nextUrl.pathname))
     return NextResponse.json({ code: 'bad-address', message: 'This address cannot be read.' }, { status: 400 });
@@ -27,6 +27,10 @@ export function proxy(request: NextRequest): Response {
   answer.headers.set('Content-Security-Policy', policy);
   return answer;
 }
+
+/** A program brings its token in a header that no page of another site can make a browser send; it comes from no page at all. */
+const byProgram = ({ headers, nextUrl }: NextRequest): boolean =>
+  nextUrl.pathname.startsWith('/api/v1/') && (headers.get('authorization') ?? '').startsWith('Bearer ');
 
 const nonce = (): string => Buffer.from(crypto.getRandomValues(new Uint8Array(16))).toString('base64');
 

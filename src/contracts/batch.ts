@@ -21,8 +21,4 @@ export type Batch = z.infer<typeof batchSchema>;
 export const failedPieceSchema = z.object({ nth: z.number(), problem: z.string(), of: z.number() });
 export type FailedPiece = z.infer<typeof failedPieceSchema>;
 
-/** Whether nothing more comes of it by itself. */
-export const isOver = ({ pieces, done, failed, cancelledAt }: Batch): boolean =>
-  cancelledAt !== null || done + failed >= pieces;
-
 export const actSchema = z.object({ act: z.enum(['stop', 'again']) });

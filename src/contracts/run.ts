@@ -1,22 +1,9 @@
 import { z } from 'zod';
 import { id } from './basics';
 import { type Batch, type FailedPiece } from './batch';
+import { MOST_FILES, PAPERS, type Paper } from './runNames';
 
-/** Sheets a run prints, one of each job. */
-export const PAPERS = {
-  card: 'build cards',
-  torque: 'torque sheets',
-  parts: 'parts and hardware',
-  labels: 'labels',
-  lift: 'lifting plans',
-} as const;
-export type Paper = keyof typeof PAPERS;
 const paper = z.enum(Object.keys(PAPERS) as [Paper, ...Paper[]]);
-
-export const PAPER_JOBS = { planned: 'open jobs with a plan', closed: 'jobs closed in the last 90 days' } as const;
-
-/** Files of one run at most. */
-export const MOST_FILES = 40;
 
 /** What may be run over many jobs at once, besides sweeps of the fleet. */
 export const newRunSchema = z.discriminatedUnion('kind', [
@@ -30,30 +17,6 @@ export type NewRun = z.infer<typeof newRunSchema>;
 /** Jobs of other shops, whose files were sent before. */
 export const newImportSchema = z.object({ id: z.uuid(), files: z.array(z.uuid()).min(1).max(MOST_FILES) });
 export type NewImport = z.infer<typeof newImportSchema>;
-export type RunKind = NewRun['kind'] | 'bundles';
-
-export const RUN_NAMES: Record<RunKind | 'fleet', string> = {
-  again: 'predictions anew',
-  papers: 'papers',
-  residuals: 'where differences come from',
-  bundles: 'jobs of other shops',
-  fleet: 'sweep of the fleet',
-};
-
-/** What may come of a line, in words. */
-export const RUN_VERDICTS: Record<string, string> = {
-  same: 'the same',
-  moves: 'would be another',
-  cannot: 'cannot be solved',
-  made: 'printed',
-  came: 'taken in',
-  refused: 'not taken in',
-  usual: 'usual scatter',
-  likely: 'one cause likely',
-  several: 'several may be',
-  lookAgain: 'nothing explains it',
-};
-
 export const runLineSchema = z.object({
   of: z.uuid(),
   jobAxleId: id.nullable(),

@@ -83,6 +83,7 @@ export const STAYS_BEHIND: Readonly<Record<string, string>> = {
   ...{ shelf_item: 'the shop’s shelf', shelf_dimension: 'the shop’s shelf', shelf_leaf: 'the shop’s shelf' },
   ...{ shelf_word: 'the shop’s shelf', shelf_history: 'the shop’s shelf', shelf_photo: 'the shop’s shelf' },
   ...{ search_line: 'made anew from what it tells of', job_stir: 'made anew', open_told: 'made anew' },
+  ...{ program_token: 'opens this shop only', hook: 'tells of this shop only', hook_word: 'tells of this shop only' },
   migration: 'the program’s own',
 };
 export const BUNDLED: readonly string[] = Object.keys(TABLES);

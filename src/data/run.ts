@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { deadSchema, runLineSchema, type RunLine } from '@/contracts/run';
 import { type Tx } from './client';
-import { insertOnce } from './insertOnce';
+import { sameAsStored } from './insertOnce';
 
 /** Lines told of a run at most, and things one run is about. */
 const MOST = { lines: 300, things: 20_000, papers: 500 };
@@ -92,14 +92,15 @@ export interface NewRunFile {
   sha256: string;
   body: Buffer;
 }
-export const insertRunFile = (tx: Tx, { batch, id, way, name, sha256, body }: NewRunFile) =>
-  way === 'in'
-    ? insertOnce(tx, 'run_file', { id, batch_id: batch, way, name, sha256, body, person_id: tx.person })
-    : tx.run(
-        `INSERT INTO run_file (shop_id, batch_id, id, way, name, sha256, body, person_id) VALUES ($1, $2, $3, 'out', $4, $5, $6, $7)
-         ON CONFLICT DO NOTHING`,
-        [tx.shop, batch, id, name, sha256, body, tx.person],
-      );
+/** Keeps a file; the same again under its id is nothing new, another one is refused. */
+export async function insertRunFile(tx: Tx, { batch, id, way, name, sha256, body }: NewRunFile): Promise<void> {
+  const made = await tx.run(
+    `INSERT INTO run_file (shop_id, batch_id, id, way, name, sha256, body, person_id) VALUES ($1, $2, $3, $4, $5, $6, $7, $8)
+     ON CONFLICT DO NOTHING`,
+    [tx.shop, batch, id, way, name, sha256, body, tx.person],
+  );
+  if (made === 0) await sameAsStored(tx, 'run_file', { id, batch_id: batch, way, name, sha256 });
+}
 
 const runFileSchema = z.object({ id: z.uuid(), name: z.string(), body: z.instanceof(Buffer) });
 export const runFile = async (tx: Tx, id: string) =>

@@ -11,7 +11,7 @@ const LENGTHS = PART_DIMENSION_IDS.filter(
 );
 /** Readings whose sizes are searched for; the list of the index `reading_size`. */
 const POINTS = `('leafWidth', 'leafThickness', 'eyeBore', 'blockHeight', 'coilWire', 'coilOutside', 'coilFree', 'shackleLength')`;
-const MOST_SIZED = 500;
+const MOST_SIZED = 200;
 
 /** @param nearly what is like the words counts too @param among of these parts and jobs only */
 export const foundLines = (

@@ -31,7 +31,7 @@ const cookieOf = (request: Request, name: string): string | undefined =>
     .find((pair) => pair.startsWith(`${name}=`))
     ?.slice(name.length + 1);
 
-const answer = (status: number, body: unknown, retryAfter?: number): Response =>
+export const answer = (status: number, body: unknown, retryAfter?: number): Response =>
   Response.json(body, {
     status,
     headers: { 'Cache-Control': 'no-store', ...(retryAfter !== undefined && { 'Retry-After': String(retryAfter) }) },

@@ -13,8 +13,13 @@ const named = (): string[] =>
 /**
  * A foreign Host (a name rebound to this address), a foreign Origin (a page of another site), or a write of which nobody says what page it comes from
  * gets this problem; undefined when all is well.
+ * @param byProgram it comes with a token and from no page: only the name it was asked under counts
  */
-export function foreign(headers: { get(name: string): string | null }, method: string): Problem | undefined {
+export function foreign(
+  headers: { get(name: string): string | null },
+  method: string,
+  byProgram = false,
+): Problem | undefined {
   const host = (headers.get('host') ?? '').toLowerCase();
   const origin = headers.get('origin');
   const ours =
@@ -24,7 +29,7 @@ export function foreign(headers: { get(name: string): string | null }, method: s
         new URL(origin).host === host &&
         (process.env.GRAVELWORT_TLS !== 'yes' || new URL(origin).protocol === 'https:');
   const known = LOCAL.test(host) || named().some((name) => host === name || host.replace(/:\d+$/, '') === name);
-  if (known && ours) return undefined;
+  if (known && (ours || byProgram)) return undefined;
   return {
     code: 'foreign-origin',
     message: 'This server answers only to its own pages, under the names it was given.',

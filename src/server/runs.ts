@@ -1,8 +1,10 @@
 // Runs over many jobs: asked for here, done by whichever workers there are (server/runPieces).
 import { createHash } from 'node:crypto';
-import { isOver, type Batch } from '@/contracts/batch';
+import { type Batch } from '@/contracts/batch';
+import { isOver } from '@/contracts/batchOver';
 import { notFound, ProblemError } from '@/contracts/problem';
-import { MOST_FILES, PAPER_JOBS, PAPERS, type Dead, type NewImport, type NewRun, type Run } from '@/contracts/run';
+import { type Dead, type NewImport, type NewRun, type Run } from '@/contracts/run';
+import { MOST_FILES, PAPER_JOBS, PAPERS } from '@/contracts/runNames';
 import { CORE_VERSION } from '@/core/version';
 import * as batches from '@/data/batch';
 import { type Tx } from '@/data/client';

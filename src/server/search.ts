@@ -1,12 +1,13 @@
 // One search over everything a shop has written down.
-import { SUBJECTS, type Found, type FoundLine, type FoundThing } from '@/contracts/search';
+import { type Found, type FoundLine, type FoundThing } from '@/contracts/search';
+import { SUBJECTS } from '@/contracts/searchSubjects';
 import { readSearch } from '@/core/search/ask';
 import { type Tx } from '@/data/client';
 import * as lines from '@/data/search';
 import { shelfItems } from '@/data/shelf';
 
 /** Lines looked at, and things told that are no jobs. */
-const MOST = { lines: 200, things: 24 };
+const MOST = { lines: 200, things: 24, spread: 1000 };
 /** Words that say which size is meant; what is said of a job need not hold them. */
 const OF_SIZES = /^(leaf|leaves|pack|spring|coil|wire|block|eye|bore|shackle|width|wide|thick|thickness|long|x)$/;
 
@@ -30,7 +31,9 @@ export async function search(tx: Tx, text: string): Promise<Searched> {
     if (rest.length === 0) for (const { id } of sized) jobs.set(id, `measured: ${sizes}`);
   } else {
     found = await lines.foundLines(tx, ask.words, false, null, MOST.lines);
-    nearly = found.length === 0 && ask.words.length > 0;
+    if (found.length === 0 && ask.words.length > 1)
+      for (const [id, says] of await spreadOver(tx, ask.words)) jobs.set(id, says);
+    nearly = found.length === 0 && jobs.size === 0 && ask.words.length > 0;
     if (nearly) found = await lines.foundLines(tx, ask.words, true, null, MOST.lines);
   }
   for (const { jobId, subject, says } of found)
@@ -42,6 +45,28 @@ export async function search(tx: Tx, text: string): Promise<Searched> {
   ))
     if (!jobs.has(id)) jobs.set(id, '');
   return { jobs, nearly: nearly && found.length > 0, things: await thingsOf(tx, found) };
+}
+
+/** Jobs of which every word is said, but not in one place: the vehicle's name and what is wrong with it. */
+async function spreadOver(tx: Tx, words: readonly (readonly string[])[]): Promise<Map<string, string>> {
+  let all: Map<string, string> | undefined;
+  for (const ways of words) {
+    const found = await lines.foundLines(tx, [ways], false, null, MOST.spread);
+    const said = new Map(
+      found.flatMap((l) => (l.jobId === null ? [] : [[l.jobId, `${SUBJECTS[l.subject]}: ${l.says}`]])),
+    );
+    const ofVehicles = await lines.jobsOfVehicles(
+      tx,
+      found.flatMap((l) => (l.subject === 'vehicle' || l.subject === 'owner' ? (l.vehicleId ?? []) : [])),
+    );
+    for (const { id } of ofVehicles) if (!said.has(id)) said.set(id, '');
+    const before = all;
+    all = before
+      ? new Map([...said].filter(([id]) => before.has(id)).map(([id, s]) => [id, s || before.get(id)!]))
+      : said;
+    if (all.size === 0) break;
+  }
+  return all ?? new Map();
 }
 
 /** What was found that has a page of its own besides its job's. */

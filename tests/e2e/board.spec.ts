@@ -117,6 +117,8 @@ test('one search finds jobs, vehicles, owners and parts by wrong words, slips, p
   // A slip of the pen finds what is like it, and says so.
   const slip = await found('lugage');
   expect([slip.nearly, slip.jobs.join()]).toEqual([true, expect.stringContaining('luggage cart')]);
+  // Words that stand in several places of one job.
+  expect((await found('luggage linkspan')).jobs.join()).toContain('luggage cart');
   const part = await found('480');
   expect([part.nearly, part.things.join()]).toEqual([false, expect.stringContaining('SP-480')]);
   // The wrong word of the trade finds what is called by the right one.

@@ -36,6 +36,7 @@ const PAGES = {
   'how it settles': `${DEMO.provenInside}/follow#settling`,
   record: '/record#scores',
   fleet: '/fleet',
+  runs: '/runs',
   'what breaks': '/record#broken',
   'two axles': '/jobs/5a1e0007-0000-4000-8000-000000000f00/choose',
   'rubber block': '/jobs/5a1e0014-0000-4000-8000-000000000f00/choose',

@@ -58,6 +58,8 @@ const GATES: Record<string, Need> = {
         'GET steps',
         'GET bay-days',
         'GET fleet/[id]',
+        'GET runs/[id]',
+        'GET runs/[id]/files',
       ],
     ].map((route) => [route, 'read' as const]),
   ),
@@ -93,7 +95,7 @@ const GATES: Record<string, Need> = {
       ...['POST jobs/[id]/plans', 'POST jobs/[id]/schools', 'POST jobs/[id]/torques'],
       ...['POST jobs/[id]/checks', 'POST jobs/[id]/lessons', 'GET jobs/[id]/bundle'],
       ...['PUT jobs/[id]/needed', 'PUT jobs/[id]/waits', 'POST jobs/[id]/bay', 'PUT tools'],
-      ...['POST fleet', 'POST fleet/[id]'],
+      ...['POST fleet', 'POST fleet/[id]', 'POST runs', 'POST runs/[id]', 'POST runs/files'],
     ].map((route) => [route, 'work' as const]),
   ),
   ...Object.fromEntries(
@@ -101,7 +103,13 @@ const GATES: Record<string, Need> = {
       ...['build', 'closing', 'defects', 'hand-over', 'hand-over-sheet', 'limits', 'links', 'safety'].map(
         (of) => `POST jobs/[id]/${of}`,
       ),
-      ...['PATCH jobs/[id]/defects', 'DELETE links/[id]', 'DELETE jobs/[id]/owner', 'POST bundles'],
+      ...[
+        'PATCH jobs/[id]/defects',
+        'DELETE links/[id]',
+        'DELETE jobs/[id]/owner',
+        'POST bundles',
+        'POST runs/bundles',
+      ],
     ].map((route) => [route, 'vouch' as const]),
   ),
   ...Object.fromEntries(
@@ -114,6 +122,10 @@ const GATES: Record<string, Need> = {
       'DELETE feeds',
       'PUT scores',
       'PUT days-off',
+      'POST programs',
+      'DELETE programs/[id]',
+      'POST hooks',
+      'DELETE hooks/[id]',
     ].map((route) => [route, 'own' as const]),
   ),
 };
@@ -156,7 +168,9 @@ async function ask(shop: Shop, route: string, token: string | null, id = ID): Pr
 test('every route asks what it says it asks: nobody, each role, a left person and another shop’s owner go round all of them', async ({
   shop,
 }) => {
-  const declared = under('src/app/api', 'route.ts').flatMap((file) =>
+  // Programs come with a token of their own and with no session: programs.spec goes round theirs.
+  const ofSessions = under('src/app/api', 'route.ts').filter((file) => !file.startsWith('v1/'));
+  const declared = ofSessions.flatMap((file) =>
     [...readFileSync(join('src/app/api', file), 'utf8').matchAll(/export const (GET|POST|PUT|PATCH|DELETE)\b/g)].map(
       (m) => `${m[1]} ${file.replace(/\/?route\.ts$/, '')}`,
     ),

@@ -66,6 +66,7 @@ const STATIONS = [
   `${DEMO.provenInside}/follow`,
   '/record#scores',
   '/fleet',
+  '/runs',
   '/shelf',
   '/handbook?sum=toe',
   `${DEMO.planned}/check`,

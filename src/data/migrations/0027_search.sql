@@ -130,8 +130,10 @@ BEGIN
   IF among IS NOT NULL THEN conditions := conditions || ' AND (l.subject = ''part'' AND l.id = ANY ($2) OR l.job_id = ANY ($2))';
   ELSIF conditions = '' THEN RETURN;
   END IF;
-  RETURN QUERY EXECUTE format('SELECT l.subject, l.id, l.job_id, l.vehicle_id, l.says FROM search_line l WHERE l.shop_id = $1 %s
-    ORDER BY round((%s)::numeric, %s) DESC, l.at DESC, l.id LIMIT $3', conditions, near, CASE WHEN nearly THEN 2 ELSE 1 END)
+  -- Of very many that hold the words only the newest are weighed against one another.
+  RETURN QUERY EXECUTE format('SELECT l.subject, l.id, l.job_id, l.vehicle_id, l.says FROM (
+      SELECT * FROM search_line l WHERE l.shop_id = $1 %s ORDER BY l.at DESC LIMIT %s) l
+    ORDER BY round((%s)::numeric, %s) DESC, l.at DESC, l.id LIMIT $3', conditions, 2 * most, near, CASE WHEN nearly THEN 2 ELSE 1 END)
     USING nullif(current_setting('gravelwort.shop', true), '')::uuid, among, most;
 END $$;
 REVOKE ALL ON FUNCTION search_found FROM PUBLIC;

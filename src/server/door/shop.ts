@@ -15,8 +15,10 @@ import {
 } from '@/contracts/door';
 import { type DaysOff } from '@/contracts/needed';
 import { notFound, ProblemError } from '@/contracts/problem';
+import { type Hook, type Program } from '@/contracts/program';
 import { atDoor, brokenRule, enterShop, withShop, type Tx } from '@/data/client';
 import * as doors from '@/data/door';
+import { hooks, programs } from '@/data/program';
 import { insertPerson, insertShop, shopDaysOff, shopName } from '@/data/shop';
 import { seenJob, type SeenJob } from '@/contracts/seenJob';
 import { type z } from 'zod';
@@ -51,6 +53,8 @@ export interface DoorBook {
   audit: Audit[];
   calendar: CalendarLink | null;
   daysOff: DaysOff;
+  programs: Program[];
+  hooks: Hook[];
 }
 const AUDIT_PAGE = 100;
 
@@ -62,6 +66,8 @@ export const doorBook = async (tx: Tx, before: string | null = null): Promise<Do
   audit: await doors.auditTrail(tx, before, AUDIT_PAGE),
   calendar: await doors.calendarLink(tx),
   daysOff: await shopDaysOff(tx),
+  programs: await programs(tx),
+  hooks: await hooks(tx),
 });
 
 /** A new person, with a password to tell them once; they choose their own at the first sign-in. */

@@ -1,5 +1,6 @@
 import Link from 'next/link';
-import { SUBJECTS, type Found } from '@/contracts/search';
+import { type Found } from '@/contracts/search';
+import { SUBJECTS } from '@/contracts/searchSubjects';
 
 /** What a search found that is no job: parts, vehicles, what was learnt; and, where nothing holds the words, that these are only like them. */
 export function FoundBesides({

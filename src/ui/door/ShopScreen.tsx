@@ -3,10 +3,13 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { type Audit, type CalendarLink, type Staff, type Tablet, type ViewerLink } from '@/contracts/door';
 import { type DaysOff } from '@/contracts/needed';
+import { type Hook, type Program } from '@/contracts/program';
 import { ROLES, type Role } from '@/contracts/roles';
 import { type Person } from '@/contracts/person';
 import { Chips } from '../controls/Chips';
 import { CalendarFeed } from './CalendarFeed';
+import { HooksSheet } from './HooksSheet';
+import { ProgramsSheet } from './ProgramsSheet';
 import { DaysOffSheet } from './DaysOffSheet';
 import { Sheet } from '../controls/Sheet';
 import { TextField } from '../controls/TextField';
@@ -27,6 +30,8 @@ interface Props {
   audit: Audit[];
   calendar: CalendarLink | null;
   daysOff: DaysOff;
+  programs: Program[];
+  hooks: Hook[];
 }
 
 const PASSWORD_WORDS = { none: 'cannot sign in', given: 'password told, not yet their own', own: 'own password' };
@@ -45,7 +50,8 @@ interface Told {
 }
 
 /** The door book of a shop, for its owners. */
-export function ShopScreen({ people, person, word, staff, tablets, links, audit, calendar, daysOff }: Props) {
+export function ShopScreen(props: Props) {
+  const { people, person, word, staff, tablets, links, audit, calendar, daysOff, programs, hooks } = props;
   const [told, setTold] = useState<Told | null>(null);
   return (
     <PageFrame
@@ -111,6 +117,8 @@ export function ShopScreen({ people, person, word, staff, tablets, links, audit,
           </ul>
         </Sheet>
         <CalendarFeed first={calendar} />
+        <ProgramsSheet programs={programs} />
+        <HooksSheet hooks={hooks} />
         <Sheet title="What was done">
           <p className="muted small">The latest {audit.length}, newest first. Nobody can change or delete a line.</p>
           <div className="door-trail" role="region" aria-label="Lines of what was done" tabIndex={0}>

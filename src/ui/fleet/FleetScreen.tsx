@@ -1,7 +1,8 @@
 'use client';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { isOver, type Batch } from '@/contracts/batch';
+import { type Batch } from '@/contracts/batch';
+import { isOver } from '@/contracts/batchOver';
 import { stockOf, type Sweep, type Sweepable } from '@/contracts/fleet';
 import { type Person } from '@/contracts/person';
 import { Marked } from '../controls/Mark';

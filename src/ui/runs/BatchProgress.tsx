@@ -1,5 +1,6 @@
 'use client';
-import { isOver, type Batch, type FailedPiece } from '@/contracts/batch';
+import { type Batch, type FailedPiece } from '@/contracts/batch';
+import { isOver } from '@/contracts/batchOver';
 import { Marked } from '../controls/Mark';
 import { call } from '../job/api';
 import { ProblemNote } from '../job/ProblemNote';

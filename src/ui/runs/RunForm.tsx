@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
-import { MOST_FILES, PAPER_JOBS, PAPERS, RUN_NAMES, type Paper, type Run, type RunKind } from '@/contracts/run';
+import { type Run } from '@/contracts/run';
+import { MOST_FILES, PAPER_JOBS, PAPERS, RUN_NAMES, type Paper, type RunKind } from '@/contracts/runNames';
 import { Chips } from '../controls/Chips';
 import { FilePick } from '../controls/FilePick';
 import { call } from '../job/api';

@@ -1,5 +1,6 @@
 'use client';
-import { RUN_VERDICTS, type Run } from '@/contracts/run';
+import { type Run } from '@/contracts/run';
+import { RUN_VERDICTS } from '@/contracts/runNames';
 import { useRoom } from '../drawing/useRoom';
 import { LOOK } from './RunLines';
 

@@ -1,6 +1,7 @@
 'use client';
 import Link from 'next/link';
-import { RUN_VERDICTS, type Run } from '@/contracts/run';
+import { type Run } from '@/contracts/run';
+import { RUN_VERDICTS } from '@/contracts/runNames';
 import { Marked } from '../controls/Mark';
 import { Length } from '../measured/Figure';
 

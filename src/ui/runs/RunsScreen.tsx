@@ -2,9 +2,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import Link from 'next/link';
 import { useState } from 'react';
-import { isOver, type Batch } from '@/contracts/batch';
+import { type Batch } from '@/contracts/batch';
+import { isOver } from '@/contracts/batchOver';
 import { type Person } from '@/contracts/person';
-import { RUN_NAMES, type Dead, type Run } from '@/contracts/run';
+import { type Dead, type Run } from '@/contracts/run';
+import { RUN_NAMES } from '@/contracts/runNames';
 import { Marked } from '../controls/Mark';
 import { PageFrame } from '../frame/PageFrame';
 import { StationTape } from '../frame/StationTape';

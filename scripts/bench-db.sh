@@ -1,5 +1,5 @@
 #!/usr/bin/env bash
-# npm run bench:shelf, bench:board, bench:load, bench:kills, bench:sweep, bench:fleet, bench:shops: a bench on a throw-away cluster. bench-db.sh NAME [ARGUMENTS] runs scripts/bench-NAME.ts.
+# npm run bench:shelf, bench:board, bench:load, bench:kills, bench:sweep, bench:fleet, bench:shops, bench:servers: a bench on a throw-away cluster. bench-db.sh NAME [ARGUMENTS] runs scripts/bench-NAME.ts.
 set -uo pipefail
 cd "$(dirname "$0")/.."
 ROOT=$PWD; STEPS=2
@@ -24,7 +24,7 @@ node_modules/.bin/tsx scripts/migrate.ts >/dev/null || exit 1
 if [ "$1" = shops ]; then as_pg "$(PG_BIN_DIR)/psql" -q -h "$HOME_DIR/sock" -p "$PG_PORT" -U postgres -d gravelwort -c 'GRANT SET ON PARAMETER session_replication_role TO gravelwort_owner'; fi
 step "Measuring"
 NAME=$1; shift
-case $NAME in load|kills|sweep|fleet|shops)
+case $NAME in load|kills|sweep|fleet|shops|servers)
   export GRAVELWORT_DIST=.next-test GRAVELWORT_WORKER="$ROOT/.next-test/predict-worker.cjs"
   ensure_secret; ensure_build .next-test; node_modules/.bin/tsx demo/load.ts >/dev/null || exit 1 ;;
 esac

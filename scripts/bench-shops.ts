@@ -13,7 +13,9 @@ import { grownShop, manyShops } from '../tests/reference/manyShops';
 const SHOPS = Number(process.argv[2] ?? 1000);
 const JOBS = Number(process.argv[3] ?? 1_000_000);
 const PARTS = process.argv[4] === 'parts';
-const RUNS = 200;
+/** Share of all jobs that one shop has. */
+const largest = Number(process.env.GRAVELWORT_LARGEST ?? 0.05);
+const RUNS = Number(process.env.GRAVELWORT_RUNS ?? 200);
 const connect = async () => {
   const client = new Client({ connectionString: process.env.OWNER_DATABASE_URL });
   await client.connect();
@@ -54,7 +56,10 @@ async function grow(): Promise<void> {
   await owner.query(`DROP INDEX ${indexes.map((i) => i.name).join(', ')}`);
   await owner.query('TRUNCATE search_line');
   await seconds(`${SHOPS} shops, ${JOBS} jobs written`, () =>
-    Promise.all([manyShops(owner, { shops: SHOPS, jobs: JOBS }, 0), manyShops(other, { shops: SHOPS, jobs: JOBS }, 1)]),
+    Promise.all([
+      manyShops(owner, { shops: SHOPS, jobs: JOBS, largest }, 0),
+      manyShops(other, { shops: SHOPS, jobs: JOBS, largest }, 1),
+    ]),
   );
   await seconds('what is searched for written down', () =>
     owner.query(`INSERT INTO search_line (shop_id, subject, id, job_id, vehicle_id, at, says)

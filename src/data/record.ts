@@ -11,7 +11,7 @@ import {
 import { type Tx } from './client';
 
 /** Lines that are told at most. */
-const MOST = { defects: 500, proven: 5000, broken: 200, heights: 2000 } as const;
+const MOST = { defects: 500, proven: 1000, broken: 200, heights: 2000 } as const;
 
 /** Defects that are not ended, the one due first leading. */
 export const openDefectsOfShop = (tx: Tx) =>

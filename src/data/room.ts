@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ProblemError } from '@/contracts/problem';
-import { type Tx } from './client';
+import { atDoor, type Tx } from './client';
 
 /** As many as one job may hold; far more than any work asks for, so that nothing grows without an end. */
 const MOST = {
@@ -38,3 +38,12 @@ export async function requireRoom(tx: Tx, table: keyof typeof MOST, id: string):
   if (row!.n >= most)
     throw new ProblemError(422, { code: 'full', message: `This job holds ${most} ${what}, as many as one may.` });
 }
+
+/** Tables with rows that are dead and not yet cleaned, those with most first; it tells of no shop. */
+export const deadRows = () =>
+  atDoor(Buffer.alloc(32), (tx) =>
+    tx.rows(
+      z.object({ table: z.string(), rows: z.coerce.number() }),
+      `SELECT relname AS table, n_dead_tup AS rows FROM pg_stat_user_tables WHERE schemaname = 'public' ORDER BY n_dead_tup DESC LIMIT 12`,
+    ),
+  );

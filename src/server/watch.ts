@@ -1,6 +1,7 @@
 // What the server writes down of itself: one line a request that failed or took long, and figures for who asks. Nobody's name, nothing that was typed.
+import { deadRows } from '@/data/room';
 import pino, { type Logger } from 'pino';
-import { collectDefaultMetrics, Counter, Histogram, Registry } from 'prom-client';
+import { collectDefaultMetrics, Counter, Gauge, Histogram, Registry } from 'prom-client';
 
 /** From this on a request that went well is written down too, ms. */
 const SLOW = 1000;
@@ -10,6 +11,7 @@ interface Watch {
   registry: Registry;
   answers: Counter;
   took: Histogram;
+  dead: Gauge;
 }
 const kept = globalThis as { gravelwortWatch?: Watch };
 
@@ -33,6 +35,14 @@ function watch(): Watch {
       ...{ name: 'gravelwort_answer_seconds', help: 'Time until an answer of the routes', registers: [registry] },
       labelNames: ['method', 'route'],
       buckets: [0.01, 0.03, 0.1, 0.3, 1, 3, 10, 30],
+    }),
+    dead: new Gauge({
+      ...{
+        name: 'gravelwort_rows_dead',
+        help: 'Rows of a table that are dead and not yet cleaned',
+        registers: [registry],
+      },
+      labelNames: ['table'],
     }),
   };
   return kept.gravelwortWatch;
@@ -70,4 +80,10 @@ export function fault(request: Request | null, error: unknown): void {
   watch().log.error({ request: request ? requestId(request) : '', fault: { name, message, stack, code } });
 }
 
-export const figures = (): Promise<string> => watch().registry.metrics();
+/** Figures of this server, and how much of the database's large tables waits to be cleaned. */
+export async function figures(): Promise<string> {
+  const { registry, dead } = watch();
+  dead.reset();
+  for (const { table, rows } of await deadRows().catch(() => [])) dead.set({ table }, rows);
+  return registry.metrics();
+}

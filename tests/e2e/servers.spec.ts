@@ -109,6 +109,7 @@ test('two servers behind a plain proxy and a pooler are one: sessions, tries, pi
 
     // Tries that fail are counted over both.
     const stranger = await playwright.request.newContext({
+      storageState: { cookies: [], origins: [] },
       baseURL: proxy.url,
       extraHTTPHeaders: { origin: proxy.url },
     });

@@ -8,7 +8,7 @@ const DEEP = 20;
 const FEW = 8;
 /** Jobs of one vehicle. */
 const OF_VEHICLE = 4;
-/** The largest shop has so much of all jobs. */
+/** The largest shop has so much of all jobs, unless it is said otherwise. */
 const LARGEST = 0.05;
 /** Parts on the shelf of each shop, as many as the demo's shelf has at the most. */
 const TEMPLATES = ['0001', '0002', '0003', '0005'].map((n) => `5a1e${n}-0000-4000-8000-000000000f00`);
@@ -86,6 +86,8 @@ const COMPLAINTS = [
 export interface ManyShops {
   shops: number;
   jobs: number;
+  /** Share of all jobs that the first shop has. */
+  largest?: number;
 }
 
 /**
@@ -93,9 +95,13 @@ export interface ManyShops {
  * job, and every twentieth built, foretold and proven as the demo's. One shop has a twentieth of all jobs. The same numbers mean the same shops.
  * @param half one of two halves of the jobs, for two connections at once; both when left out
  */
-export async function manyShops(owner: Client, { shops, jobs }: ManyShops, half?: 0 | 1): Promise<void> {
+export async function manyShops(
+  owner: Client,
+  { shops, jobs, largest = LARGEST }: ManyShops,
+  half?: 0 | 1,
+): Promise<void> {
   // Whole vehicles go to one shop.
-  const large = Math.floor((jobs * LARGEST) / OF_VEHICLE) * OF_VEHICLE - 1;
+  const large = Math.floor((jobs * largest) / OF_VEHICLE) * OF_VEHICLE - 1;
   await owner.query(`CREATE TEMP TABLE spread AS
     SELECT n, n / ${OF_VEHICLE} * ${OF_VEHICLE} AS vn, k, ${shopOf('k')} AS shop, 1 + (n / ${OF_VEHICLE}) % ${TEMPLATES.length} AS like_nth
       FROM (SELECT n, CASE WHEN n <= ${large} THEN 1 ELSE 2 + ((n - ${large + 1}) / ${OF_VEHICLE} * ${shops - 1}::bigint / ${Math.ceil((jobs - large) / OF_VEHICLE) + 1})::int END AS k

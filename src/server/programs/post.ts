@@ -4,7 +4,8 @@ import http from 'node:http';
 import https from 'node:https';
 import { BlockList, isIP, type LookupFunction } from 'node:net';
 
-const near = new BlockList();
+// Apart, since a list holds an IPv4 address also against what is said of those written as IPv6.
+const [near4, near6] = [new BlockList(), new BlockList()];
 for (const [net, bits] of [
   ...([
     ['0.0.0.0', 8],
@@ -22,7 +23,7 @@ for (const [net, bits] of [
     ['240.0.0.0', 4],
   ] as const),
 ])
-  near.addSubnet(net, bits, 'ipv4');
+  near4.addSubnet(net, bits, 'ipv4');
 for (const [net, bits] of [
   ['::', 128],
   ['::1', 128],
@@ -32,10 +33,11 @@ for (const [net, bits] of [
   ['fe80::', 10],
   ['ff00::', 8],
 ] as const)
-  near.addSubnet(net, bits, 'ipv6');
+  near6.addSubnet(net, bits, 'ipv6');
 
 /** An address of this machine, of a private network or of no single machine. */
-export const isNear = (address: string): boolean => near.check(address, isIP(address) === 6 ? 'ipv6' : 'ipv4');
+export const isNear = (address: string): boolean =>
+  isIP(address) === 6 ? near6.check(address, 'ipv6') : near4.check(address, 'ipv4');
 
 /** A shop whose programs run beside it may allow its neighbours. */
 const mayBeNear = (): boolean => process.env.GRAVELWORT_HOOKS_NEAR === 'yes';

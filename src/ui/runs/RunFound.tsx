@@ -14,7 +14,10 @@ export function RunFound({ run: { counts } }: { run: Run }) {
       </figure>
     );
   const most = Math.max(...counts.map((c) => c.lines));
-  const [left, tall] = [Math.min(300, width * 0.45), 44];
+  // On a phone the name stands over its bar.
+  const narrow = width < 560;
+  const [left, tall] = narrow ? [8, 62] : [300, 44];
+  const top = narrow ? 28 : 8;
   const name = (c: Run['counts'][number]) => c.says ?? RUN_VERDICTS[c.verdict] ?? c.verdict;
   return (
     <figure className="figure-sheet" ref={ref}>
@@ -29,18 +32,18 @@ export function RunFound({ run: { counts } }: { run: Run }) {
           const long = Math.max(3, (c.lines / most) * (width - left - 90));
           return (
             <g key={`${c.verdict} ${c.says ?? ''}`} transform={`translate(0 ${k * tall + 4})`}>
-              <text x={left - 14} y={27} textAnchor="end">
+              <text x={narrow ? left : left - 14} y={narrow ? 20 : 27} textAnchor={narrow ? 'start' : 'end'}>
                 {name(c)}
               </text>
               <rect
                 x={left}
-                y={8}
+                y={top}
                 width={long}
-                height={tall - 18}
+                height={26}
                 fill={`color-mix(in srgb, ${ink} 24%, var(--sheet))`}
                 stroke={ink}
               />
-              <text x={left + long + 10} y={27} className="num">
+              <text x={left + long + 10} y={top + 19} className="num">
                 {c.lines}
               </text>
             </g>

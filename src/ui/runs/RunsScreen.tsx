@@ -104,8 +104,9 @@ function Comes({ run: { batch, counts, files } }: { run: Run }) {
   return (
     <section className="sheet" aria-label="What it comes to">
       <p className="read-great">
-        <span className="figure">{look}</span> <span>{look === 1 ? 'asks' : 'ask'} for a look</span>{' '}
-        <span className="muted">of {all}</span>
+        <span className="figure">{look === 0 ? all : look}</span>{' '}
+        <span>{look === 0 ? 'done' : look === 1 ? 'asks for a look' : 'ask for a look'}</span>{' '}
+        <span className="muted">{look === 0 ? 'none asks for a look' : `of ${all}`}</span>
       </p>
       {files > 0 ? (
         <p>

@@ -4,6 +4,8 @@ import { type Tx } from './client';
 
 /** Which release told it. */
 const RELEASE = process.env.GRAVELWORT_BUILD ?? 'unbuilt';
+/** In which cluster: another one, into which a backup was restored, counts its transactions anew, and what was told elsewhere says nothing of them. */
+const HERE = `|| ' ' || (SELECT system_identifier FROM pg_control_system())`;
 
 const momentSchema = z.object({ seen: z.string(), writes: z.boolean() });
 /** The moment of the database from which what is read next is told, and whether anything may be kept there. */
@@ -22,7 +24,7 @@ export const openTold = (tx: Tx, jobAxleIds: readonly string[]) =>
   tx.rows(
     z.object({ id: z.uuid(), items: z.array(z.string()) }),
     `SELECT t.job_axle_id AS id, t.items FROM open_told t
-      WHERE t.job_axle_id = ANY ($1::uuid[]) AND t.release = $2 AND t.day = current_date
+      WHERE t.job_axle_id = ANY ($1::uuid[]) AND t.release = $2::text ${HERE} AND t.day = current_date
         AND NOT EXISTS (SELECT FROM job_stir s WHERE s.shop_id = t.shop_id AND s.job_id IN (t.job_id, '00000000-0000-0000-0000-000000000000')
               AND NOT pg_visible_in_snapshot(s.by_xid, t.seen))`,
     [jobAxleIds, RELEASE],
@@ -39,7 +41,7 @@ export async function keepOpenTold(
   try {
     await tx.run(
       `INSERT INTO open_told (shop_id, job_axle_id, job_id, release, day, seen, items)
-       SELECT $1, r.id, r."jobId", $2, current_date, $3::pg_snapshot, ARRAY(SELECT jsonb_array_elements_text(r.items))
+       SELECT $1, r.id, r."jobId", $2::text ${HERE}, current_date, $3::pg_snapshot, ARRAY(SELECT jsonb_array_elements_text(r.items))
          FROM jsonb_to_recordset($4) AS r (id uuid, "jobId" uuid, items jsonb)
        ON CONFLICT (shop_id, job_axle_id) DO UPDATE
          SET release = excluded.release, day = excluded.day, seen = excluded.seen, items = excluded.items`,

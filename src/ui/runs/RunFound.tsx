@@ -32,7 +32,7 @@ export function RunFound({ run: { counts } }: { run: Run }) {
           const long = Math.max(3, (c.lines / most) * (width - left - 90));
           return (
             <g key={`${c.verdict} ${c.says ?? ''}`} transform={`translate(0 ${k * tall + 4})`}>
-              <text x={narrow ? left : left - 14} y={narrow ? 20 : 27} textAnchor={narrow ? 'start' : 'end'}>
+              <text x={narrow ? left + 6 : left - 14} y={narrow ? 20 : 27} textAnchor={narrow ? 'start' : 'end'}>
                 {name(c)}
               </text>
               <rect

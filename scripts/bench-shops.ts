@@ -78,8 +78,8 @@ async function grow(): Promise<void> {
 /** Who asks: shops by chance, a vehicle and a job of each. */
 async function asker(k: number) {
   const who = await grownShop(owner, k);
-  const of = await one<{ vehicle: string; job: string; number: string; name: string; width: number; thick: number }>(
-    `SELECT a.vehicle_id AS vehicle, x.id AS job, v.name, split_part(v.name, ' ', array_length(string_to_array(v.name, ' '), 1)) AS number, 60 AS width, 8 AS thick
+  const of = await one<{ vehicle: string; job: string; number: string; name: string }>(
+    `SELECT a.vehicle_id AS vehicle, x.id AS job, v.name, split_part(v.name, ' ', array_length(string_to_array(v.name, ' '), 1)) AS number
        FROM job_axle x JOIN axle a ON a.shop_id = x.shop_id AND a.id = x.axle_id JOIN vehicle v ON v.shop_id = a.shop_id AND v.id = a.vehicle_id
       WHERE x.shop_id = '${who.shop}' ORDER BY x.id LIMIT 1`,
   );

@@ -127,6 +127,10 @@ export const filesSent = (tx: Tx, batch: string) =>
     [batch],
   );
 
+/** Files of the shop that were sent and not taken in yet. */
+export const filesWaiting = async (tx: Tx): Promise<number> =>
+  (await tx.rows(z.object({ n: z.number() }), "SELECT count(*)::int AS n FROM run_file WHERE way = 'in'"))[0]!.n;
+
 export const dropRunFile = (tx: Tx, id: string) => tx.run('DELETE FROM run_file WHERE id = $1', [id]);
 
 /** Files that were sent and never asked for, or made and not wanted any more. */

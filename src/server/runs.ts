@@ -90,6 +90,7 @@ export async function sendFile(inTx: InTx, body: Buffer, query: URLSearchParams)
   return inTx(async (tx) => {
     await runs.dropOldFiles(tx);
     if ((await runs.filesSent(tx, batch)).length >= MOST_FILES) throw bad(`A run takes ${MOST_FILES} files.`, 'file');
+    if ((await runs.filesWaiting(tx)) >= 2 * MOST_FILES) throw bad('Many files wait already: run them first.', 'file');
     const sha256 = createHash('sha256').update(body).digest('hex');
     await runs.insertRunFile(tx, { batch, id, way: 'in', name: name.slice(0, 160), sha256, body });
     return { id };

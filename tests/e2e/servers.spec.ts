@@ -203,16 +203,23 @@ test('two servers behind a plain proxy and a pooler are one: sessions, tries, pi
       ]),
     );
     expect(stored.rows[0]!.n).toBe(asked.length);
-    const again = await listening({ url: two.url, stop: stop.signal });
-    await expect.poll(() => again.join('')).toContain('"settled"');
+    // Whoever is looked at first holds the gauge. While it stands still, what the other shows is no reading; when it is killed the other one takes over.
+    const holder = await listening({ url: two.url, stop: stop.signal });
+    await expect.poll(() => holder.join('')).toContain('"settled"');
+    const again = await listening({ url: one.url, stop: stop.signal });
+    const from = (k: number) => again.slice(k).join('');
+    await expect.poll(() => from(0)).toContain('"settled"');
     expect(gauge.sockets.length).toBe(1);
-    // The one that holds it is killed: the other takes over.
-    const other = await listening({ url: one.url, stop: stop.signal });
-    await expect.poll(() => other.join('')).toContain('"settled"');
+    two.hold(true);
+    let heard = again.length;
+    await expect.poll(() => from(heard), { timeout: 40_000 }).toContain('"cutOff"');
+    two.hold(false);
+    heard = again.length;
+    await expect.poll(() => from(heard)).toContain('"settled"');
     await two.stop('SIGKILL');
-    const heard = other.length;
+    heard = again.length;
     await expect.poll(() => gauge.sockets.length).toBe(1);
-    await expect.poll(() => other.slice(heard).join('')).toContain('"settled"');
+    await expect.poll(() => from(heard)).toContain('"settled"');
     const view = (await (await calls.get(`/api${DEMO.planned}`)).json()) as JobView;
     expect(view.readings.find((r) => r.point === 'padLoad' && r.side === 'left' && r.stateId === state)?.id).toBe(was);
   } finally {

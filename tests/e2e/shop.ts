@@ -165,6 +165,11 @@ export class Shop {
     });
   }
 
+  /** Holds the server as it is, as a machine does that has no more memory; or lets it go on. */
+  hold(on: boolean): void {
+    this.server?.kill(on ? 'SIGSTOP' : 'SIGCONT');
+  }
+
   /** Ends the server and waits until it is gone. */
   async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
     if (!this.server || !this.runs) return;

@@ -10,13 +10,14 @@ const MOST_PAGES = 200;
 /** Messages that may wait for a page that does not take them; then it is let go, and comes again by itself. */
 const MOST_WAITING = 500;
 
-/** A server with pages that look says so this often; whoever holds the instruments tells it for three times as long, ms. */
+/** A server with pages that look says so this often, and is answered; whoever holds the instruments tells it for three times as long, and what is not told of so long is no reading of now, ms. */
 const ASKS = 5000;
 
 const wordSchema = z.union([
   z.object({ live: liveSchema }),
   z.object({ zero: z.string() }),
   z.object({ wants: z.literal(true) }),
+  z.object({ holds: z.literal(true) }),
 ]);
 
 /**
@@ -30,6 +31,7 @@ class Hub {
   private readonly listeners = new Set<(live: Live) => void>();
   private readonly exchange: Exchange | undefined;
   private othersUntil = 0;
+  private heardAt = 0;
 
   constructor(file: string | undefined) {
     this.list = instrumentsIn(file);
@@ -60,10 +62,13 @@ class Hub {
             if (Date.now() < this.othersUntil) this.exchange?.tell({ live });
           }),
         );
-    // What was read before is no reading of now.
-    else
-      for (const live of [...this.now.values()])
-        this.take({ ...live, state: 'cutOff', values: [], word: null, reading: null });
+    else this.cutOff();
+  }
+
+  /** What was read before is no reading of now. */
+  private cutOff(): void {
+    for (const live of [...this.now.values()])
+      if (live.state !== 'cutOff') this.take({ ...live, state: 'cutOff', values: [], word: null, reading: null });
   }
 
   private take(live: Live): void {
@@ -75,17 +80,22 @@ class Hub {
     const word = wordSchema.safeParse(message).data;
     if (!word) return;
     const holds = this.drivers.size > 0;
+    if ('live' in word || 'holds' in word) this.heardAt = Date.now();
+    if ('holds' in word) return;
     if ('live' in word) {
       if (!holds) this.take(word.live);
     } else if ('zero' in word) this.drivers.get(word.zero)?.zero();
     else if (holds) {
       if (Date.now() >= this.othersUntil) for (const live of this.now.values()) this.exchange?.tell({ live });
+      else this.exchange?.tell({ holds: true });
       this.othersUntil = Date.now() + 3 * ASKS;
     }
   }
 
   private ask(): void {
-    if (this.listeners.size > 0 && this.drivers.size === 0) this.exchange?.tell({ wants: true });
+    if (this.listeners.size === 0 || this.drivers.size > 0) return;
+    if (Date.now() - this.heardAt > 3 * ASKS) this.cutOff();
+    this.exchange?.tell({ wants: true });
   }
 
   /** Tells what is known now and from then on; returns how to stop. */

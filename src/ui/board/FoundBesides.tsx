@@ -18,6 +18,7 @@ export function FoundBesides({
         <p>Nothing found for “{words}”: no vehicle, owner, job, finding, part, tool or picture says it.</p>
       </section>
     );
+  if (things.length === 0 && !nearly) return null;
   return (
     <section className="found-besides" aria-label="Found besides jobs">
       {nearly ? <p role="status">Nothing says “{words}”. These come near it:</p> : null}

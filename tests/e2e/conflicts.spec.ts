@@ -1,4 +1,12 @@
+import { type Page } from '@playwright/test';
 import { DEMO, expect, test, typeInto } from './shop';
+
+/** Types into a field and waits until it is saved: its echo stands there before, and another tab could overtake it. */
+async function saveInto(page: Page, name: string, text: string): Promise<void> {
+  const saved = page.waitForResponse((r) => r.url().endsWith('/readings') && r.request().method() === 'POST' && r.ok());
+  await typeInto(page, name, text);
+  await saved;
+}
 
 test('two tabs on one field: the second is told, both values are in sight, nothing is lost', async ({
   browser,
@@ -12,7 +20,7 @@ test('two tabs on one field: the second is told, both values are in sight, nothi
   // The second tab's edit begins before the first one saves.
   await field.fill('2 5/8 in');
   await one.bringToFront();
-  await typeInto(one, 'Leaf width', '64.5');
+  await saveInto(one, 'Leaf width', '64.5');
   await expect(one.getByText('64.5 mm = 2.539 in')).toBeVisible();
   await two.bringToFront();
   await field.press('Enter');
@@ -33,7 +41,7 @@ test('keeping the other one’s value drops the own text and leaves theirs', asy
   await one.goto(`${DEMO.planned}/measure#list`);
   await two.goto(`${DEMO.planned}/measure#list`);
   await two.getByLabel('Block height', { exact: true }).fill('40');
-  await typeInto(one, 'Block height', '45');
+  await saveInto(one, 'Block height', '45');
   await expect(one.getByText('45.0 mm')).toBeVisible();
   await two.getByLabel('Block height', { exact: true }).press('Enter');
   await two.getByRole('button', { name: 'Keep 45' }).click();

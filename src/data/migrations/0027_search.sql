@@ -71,7 +71,7 @@ BEGIN
   FOR it IN SELECT * FROM (VALUES ('vehicle', 'vehicle', 'id'), ('vehicle_owner', 'owner', 'vehicle_id'), ('job', 'job', 'id'), ('finding', 'finding', 'id'),
       ('plan', 'planned', 'id'), ('plan_change', 'planned', 'plan_id'), ('needed_part', 'needed', 'id'), ('defect', 'defect', 'id'),
       ('incident', 'incident', 'id'), ('photo', 'picture', 'id'), ('side_finding', 'besides', 'id'), ('lesson', 'lesson', 'id'),
-      ('failure', 'broken', 'id'), ('shop_tool', 'tool', 'id'), ('shelf_item', 'part', 'id'), ('shelf_dimension', 'part', 'item_id')) AS t (tab, subject, id)
+      ('failure', 'broken', 'id'), ('shop_tool', 'tool', 'id')) AS t (tab, subject, id)
   LOOP
     EXECUTE format($keep$
       CREATE FUNCTION search_keep_%1$s() RETURNS trigger LANGUAGE plpgsql SECURITY DEFINER SET search_path = public, pg_temp AS $body$
@@ -94,6 +94,32 @@ BEGIN
       REVOKE ALL ON FUNCTION search_keep_%1$s FROM PUBLIC;
       CREATE TRIGGER search_keep AFTER INSERT OR UPDATE OR DELETE ON %1$I FOR EACH ROW EXECUTE FUNCTION search_keep_%1$s();
     $keep$, it.tab, it.subject, it.id);
+  END LOOP;
+END $$;
+
+-- Parts come in by the thousand, each with many sizes: their lines are written once for all that one statement changed.
+DO $$
+DECLARE it record;
+BEGIN
+  FOR it IN SELECT * FROM (VALUES ('shelf_item', 'id'), ('shelf_dimension', 'item_id')) AS t (tab, id)
+  LOOP
+    EXECUTE format($keep$
+      CREATE FUNCTION search_keep_%1$s() RETURNS trigger LANGUAGE plpgsql SECURITY DEFINER SET search_path = public, pg_temp AS $body$
+      BEGIN
+        DELETE FROM search_line l USING (SELECT DISTINCT shop_id, %2$I AS id FROM changed) c
+         WHERE l.shop_id = c.shop_id AND l.subject = 'part' AND l.id = c.id;
+        INSERT INTO search_line (shop_id, subject, id, job_id, vehicle_id, at, says)
+          SELECT s.shop_id, s.subject, s.id, s.job_id, s.vehicle_id, s.at, s.says
+            FROM (SELECT DISTINCT shop_id, %2$I AS id FROM changed) c CROSS JOIN LATERAL (
+              SELECT * FROM search_source v WHERE v.shop_id = c.shop_id AND v.subject = 'part' AND v.id = c.id AND v.says <> '' OFFSET 0) s
+          ON CONFLICT (shop_id, subject, id) DO UPDATE SET at = excluded.at, says = excluded.says;
+        RETURN NULL;
+      END $body$;
+      REVOKE ALL ON FUNCTION search_keep_%1$s FROM PUBLIC;
+      CREATE TRIGGER search_keep_new AFTER INSERT ON %1$I REFERENCING NEW TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION search_keep_%1$s();
+      CREATE TRIGGER search_keep_other AFTER UPDATE ON %1$I REFERENCING NEW TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION search_keep_%1$s();
+      CREATE TRIGGER search_keep_gone AFTER DELETE ON %1$I REFERENCING OLD TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION search_keep_%1$s();
+    $keep$, it.tab, it.id);
   END LOOP;
 END $$;
 
